@@ -1,0 +1,10 @@
+export { encodeVinTable } from "./table/encode";
+export { readVinTable, type VinTable } from "./table/read";
+export type { VinFacts, VinField } from "./table/fields";
+export type { VinMakerSource, VinRow, VinTableSource, VinVehicleKind } from "./table/source";
+export { cleanVin } from "./cleanVin";
+export { expectedCheckDigit } from "./checkDigit";
+export { decodeVin, type VinContext, type VinReport } from "./decodeVin";
+export type { VinEngine } from "./engine";
+export type { VinProblem, VinProblemCode } from "./problems";
+export type { VinSuggestion } from "./suggestions";
