@@ -24,8 +24,8 @@ function toCalcError(issue: z.core.$ZodIssue, outer: PropertyKey[]): CalcError {
     const code = (CALC_ERROR_CODES as readonly unknown[]).includes(issue.params?.code) ? (issue.params?.code as CalcErrorCode) : "not-allowed";
     return new CalcError(code, `${formatPath(path)} ${issue.message}`, formatPath(path));
   }
-  if (issue.code === "invalid_union" && issue.note === "No matching discriminator") {
-    const key = issue.discriminator ?? "";
+  if (issue.code === "invalid_union" && "discriminator" in issue) {
+    const key = String(issue.discriminator ?? "");
     const value = typeof given === "object" && given !== null ? (given as Record<string, unknown>)[key] : undefined;
     const keyPath = issue.path.at(-1) === key ? formatPath(path) : formatPath([...path, key]);
     if (value === undefined || value === null) return new CalcError("missing", `${keyPath} is missing`, keyPath);

@@ -1,0 +1,17 @@
+export { type Me, demoAccount, me, signInBody } from "./access/routes";
+export { type Customer, type CustomerSheet, customer, customerBody, customerSheet } from "./customers/routes";
+export { emailField, phoneField, textField } from "./fields";
+export { type ReceiptView, receipt } from "./payments/routes";
+export { MOST_PHOTO_BYTES, PHOTO_TYPES } from "./photos";
+export { PROBLEM_STATUS, problem, type Problem, type ProblemCode } from "./problem";
+export { type Method, type Parsed, type Route, type Sent } from "./route";
+export { routes } from "./routes";
+export { type Found } from "./search/routes";
+export { type BusinessView, businessView } from "./settings/routes";
+export { type PartOffer, partOffer } from "./sourcing/routes";
+export { type ChangeEvent, changeEvent } from "./system";
+export { vehicleBody } from "./vehicles/routes";
+export { type Vehicle, type VehicleGuess, vehicle, vehicleGuess } from "./vehicles/vehicle";
+export { type DayVisit, type VisitEnvelope, dayVisit, visitEnvelope } from "./visits/routes";
+export { type CommandOutcome, type WorkOrderEnvelope, type WorkOrderView, commandOutcome, workOrderEnvelope, workOrderView } from "./workOrders/routes";
+export { type WorkOrderSummary, workOrderSummary } from "./workOrders/summary";

@@ -1,0 +1,26 @@
+import { accessRoutes } from "./access/routes";
+import { customerRoutes } from "./customers/routes";
+import { paymentRoutes } from "./payments/routes";
+import { photoRoutes } from "./photos";
+import { searchRoutes } from "./search/routes";
+import { settingsRoutes } from "./settings/routes";
+import { sourcingRoutes } from "./sourcing/routes";
+import { systemRoutes } from "./system";
+import { vehicleRoutes } from "./vehicles/routes";
+import { visitRoutes } from "./visits/routes";
+import { workOrderRoutes } from "./workOrders/routes";
+
+/** Every route of the wire, by its operation name. */
+export const routes = {
+  ...systemRoutes,
+  ...accessRoutes,
+  ...settingsRoutes,
+  ...customerRoutes,
+  ...vehicleRoutes,
+  ...workOrderRoutes,
+  ...visitRoutes,
+  ...sourcingRoutes,
+  ...paymentRoutes,
+  ...photoRoutes,
+  ...searchRoutes,
+};

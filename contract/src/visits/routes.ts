@@ -1,0 +1,26 @@
+import { z } from "zod";
+import { visitCommand, visitState } from "@mechanon/core";
+import { dayField, idField, idParams } from "../fields";
+import { route } from "../route";
+import { commandOutcome } from "../workOrders/routes";
+import { workOrderSummary } from "../workOrders/summary";
+
+export const visitEnvelope = z.strictObject({ id: idField, at: z.iso.datetime(), command: visitCommand });
+export type VisitEnvelope = z.infer<typeof visitEnvelope>;
+
+/** A stop of the day with what it is for. */
+export const dayVisit = z.object({ visit: visitState, mechanicName: z.string(), workOrders: z.array(workOrderSummary) }).meta({ id: "DayVisit" });
+export type DayVisit = z.infer<typeof dayVisit>;
+
+export const visitRoutes = {
+  sendVisitCommands: route({
+    method: "post",
+    path: "/api/visits/:id/commands",
+    area: "visits",
+    summary: "Commands to a visit: book, move, cancel, set off, arrive, leave",
+    params: idParams,
+    body: z.strictObject({ commands: z.array(visitEnvelope).min(1).max(100) }),
+    answer: z.object({ outcomes: z.array(commandOutcome), visit: visitState.nullable() }),
+  }),
+  getDay: route({ method: "get", path: "/api/day", area: "schedule", summary: "The visits of a day", query: z.object({ date: dayField }), answer: z.object({ date: dayField, visits: z.array(dayVisit) }) }),
+};

@@ -1,0 +1,23 @@
+import { z } from "zod";
+import { WAITS } from "@mechanon/core";
+
+/** A work order in a list. */
+export const workOrderSummary = z
+  .object({
+    id: z.string(),
+    number: z.number().int(),
+    customerId: z.string(),
+    customerName: z.string(),
+    vehicleName: z.string(),
+    plate: z.string().nullable(),
+    concerns: z.array(z.string()),
+    waitsFor: z.enum(WAITS).nullable(),
+    since: z.string(),
+    totalCents: z.number().int(),
+    dueCents: z.number().int(),
+    conflicts: z.number().int(),
+    openedAt: z.string(),
+    nextVisitAt: z.string().nullable(),
+  })
+  .meta({ id: "WorkOrderSummary" });
+export type WorkOrderSummary = z.infer<typeof workOrderSummary>;

@@ -1,0 +1,35 @@
+import type { LibraryJob } from "../quoting/line";
+import type { WorkOrderState } from "../workOrders/state";
+
+/** A job that would cure a bad point or answer a concern, and is not on the quote. */
+export interface Offer {
+  libraryJob: LibraryJob;
+  pointId: string | null;
+  concernId: string | null;
+}
+
+/** Jobs offered for points graded `act` or `watch`, worst first. */
+export function offersForFindings(state: WorkOrderState, library: readonly LibraryJob[]): Offer[] {
+  const urgency = { act: 0, watch: 1, sound: 2, skipped: 3 };
+  return state.findings
+    .filter(({ grade }) => grade === "act" || grade === "watch")
+    .sort((a, b) => urgency[a.grade] - urgency[b.grade])
+    .flatMap(({ pointId }) =>
+      library.filter((job) => job.curesPoints.includes(pointId) && !isOnQuote(state, job)).map((libraryJob) => ({ libraryJob, pointId, concernId: null })),
+    );
+}
+
+/** Jobs offered for concerns that nothing on the quote answers yet. */
+export function offersForConcerns(state: WorkOrderState, library: readonly LibraryJob[]): Offer[] {
+  return state.concerns
+    .filter((concern) => !state.jobs.some((job) => job.concernId === concern.id))
+    .flatMap(({ id, phraseId }) =>
+      library
+        .filter((job) => phraseId !== null && job.answersConcerns.includes(phraseId) && !isOnQuote(state, job))
+        .map((libraryJob) => ({ libraryJob, pointId: null, concernId: id })),
+    );
+}
+
+function isOnQuote(state: WorkOrderState, libraryJob: LibraryJob): boolean {
+  return state.jobs.some(({ libraryJobId }) => libraryJobId === libraryJob.id);
+}

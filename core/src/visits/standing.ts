@@ -1,0 +1,11 @@
+import type { VisitState } from "./state";
+
+/** Where a visit stands, from what happened. */
+export type VisitStanding = "booked" | "driving" | "onSite" | "over" | "cancelled";
+
+export function visitStanding(visit: VisitState): VisitStanding {
+  if (visit.cancelledAt) return "cancelled";
+  if (visit.leftAt) return "over";
+  if (visit.arrivedAt) return "onSite";
+  return visit.setOffAt ? "driving" : "booked";
+}

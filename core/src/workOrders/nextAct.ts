@@ -1,0 +1,69 @@
+import { openPoints } from "../inspection/grade";
+import { balanceOf } from "../payments/balance";
+import { priceWorkOrder } from "../quoting/priceWorkOrder";
+import type { InspectionPoint } from "../settings/businessSettings";
+import { visitStanding } from "../visits/standing";
+import type { VisitState } from "../visits/state";
+import { approvedJobs, openJobs } from "./answers";
+import { approvedParts } from "./partStatus";
+import type { WorkOrderState } from "./state";
+
+/** The concrete next thing to do on a work order, with its figure. */
+export type NextAct =
+  | { act: "bookVisit" }
+  | { act: "setOff"; visitId: string }
+  | { act: "arrive"; visitId: string }
+  | { act: "inspect"; points: number }
+  | { act: "addJob" }
+  | { act: "showQuote"; totalCents: number }
+  | { act: "orderParts"; parts: number }
+  | { act: "receiveParts"; parts: number }
+  | { act: "finishJobs"; jobs: number }
+  | { act: "takePayment"; dueCents: number }
+  | { act: "sendReceipt" }
+  | { act: "nothing" };
+
+/**
+ * What comes next, from the state of the work.
+ *
+ * @param visits - all visits that serve the work order.
+ * @param points - the business's inspection list.
+ * @param now - ISO instant; a booked visit is driven to on its day, not before.
+ */
+export function nextAct(state: WorkOrderState, visits: readonly VisitState[], points: readonly InspectionPoint[], now: string): NextAct {
+  const coming = visits.filter((visit) => visitStanding(visit) === "booked").sort((a, b) => (a.startsAt < b.startsAt ? -1 : 1));
+  const driving = visits.find((visit) => visitStanding(visit) === "driving");
+  const onSite = visits.some((visit) => visitStanding(visit) === "onSite");
+  const visited = visits.some((visit) => visitStanding(visit) === "over");
+  if (driving) return { act: "arrive", visitId: driving.id };
+
+  const unanswered = openJobs(state);
+  const needed = approvedParts(state, "needed").length;
+  const unfinished = approvedJobs(state).filter((job) => job.finishedAt === null).length;
+  const due = balanceOf(state).dueCents;
+  const pointsLeft = openPoints(points, state.findings).length;
+
+  if (onSite && pointsLeft > 0 && state.approvals.length === 0) return { act: "inspect", points: pointsLeft };
+  if (needed > 0) return { act: "orderParts", parts: needed };
+  if (unanswered.length > 0 && (onSite || visited || coming.length === 0)) return { act: "showQuote", totalCents: priceWorkOrder(state, "all").total };
+  const ordered = approvedParts(state, "ordered").length;
+  if (onSite || (visited && coming.length === 0)) {
+    if (ordered > 0) return { act: "receiveParts", parts: ordered };
+    if (unfinished > 0) return onSite ? { act: "finishJobs", jobs: unfinished } : { act: "bookVisit" };
+    if (due > 0) return { act: "takePayment", dueCents: due };
+    if (state.jobs.length === 0) return onSite ? { act: "addJob" } : { act: "bookVisit" };
+    return state.payments.some(({ status }) => status === "taken") ? { act: "sendReceipt" } : { act: "nothing" };
+  }
+  const [next] = coming;
+  if (next) {
+    const isSoon = Date.parse(next.startsAt) - Date.parse(now) < SOON_MS;
+    if (isSoon) return { act: "setOff", visitId: next.id };
+    return ordered > 0 ? { act: "receiveParts", parts: ordered } : { act: "nothing" };
+  }
+  if (unfinished > 0 || state.jobs.length === 0) return { act: "bookVisit" };
+  if (due > 0) return { act: "takePayment", dueCents: due };
+  return state.payments.some(({ status }) => status === "taken") ? { act: "sendReceipt" } : { act: "nothing" };
+}
+
+/** A visit within the next 12 hours is today's to drive to. */
+const SOON_MS = 12 * 60 * 60 * 1000;
