@@ -1,0 +1,80 @@
+import type { BusinessSettings } from "@mechanon/core";
+
+/** The made-up town by the water, with a point on each street. */
+export const STREETS: BusinessSettings["streets"] = [
+  { name: "Heron Landing", town: "Larkhaven", region: "WA", postcode: "98099", latitude: 48.0412, longitude: -122.6188 },
+  { name: "Oyster Shell Lane", town: "Larkhaven", region: "WA", postcode: "98099", latitude: 48.0335, longitude: -122.6301 },
+  { name: "Kelp Street", town: "Larkhaven", region: "WA", postcode: "98099", latitude: 48.0291, longitude: -122.6122 },
+  { name: "Ropewalk", town: "Larkhaven", region: "WA", postcode: "98099", latitude: 48.0378, longitude: -122.6049 },
+  { name: "Foghorn Hill", town: "Larkhaven", region: "WA", postcode: "98099", latitude: 48.0487, longitude: -122.6395 },
+  { name: "Ebb Court", town: "Larkhaven", region: "WA", postcode: "98099", latitude: 48.0216, longitude: -122.6258 },
+  { name: "Ferry Slip Road", town: "Larkhaven", region: "WA", postcode: "98099", latitude: 48.0454, longitude: -122.5987 },
+  { name: "Madrona Bend", town: "Tidewater Mills", region: "WA", postcode: "98098", latitude: 48.0093, longitude: -122.5871 },
+  { name: "Cannery Row East", town: "Tidewater Mills", region: "WA", postcode: "98098", latitude: 48.0038, longitude: -122.5990 },
+  { name: "Lamplighter Way", town: "Tidewater Mills", region: "WA", postcode: "98098", latitude: 48.0147, longitude: -122.6034 },
+]; // prettier-ignore
+
+export const BUSINESS = { name: "Larkhaven Driveway Garage", timeZone: "America/Los_Angeles" };
+
+/** People of the demo business. Their passwords are shown on the sign-in page, so they guard nothing. */
+export const PEOPLE = [
+  { key: "odile", login: "odile", password: "lantern-7", name: "Odile Farrow", role: "Owner and mechanic", isMechanic: true, rights: ["seeCost", "changePrices", "refund", "reports", "settings"] },
+  { key: "tomas", login: "tomas", password: "anchor-22", name: "Tomas Quill", role: "Mechanic", isMechanic: true, rights: ["seeCost"] },
+  { key: "wren", login: "wren", password: "ledger-5", name: "Wren Adeyemi", role: "Office", isMechanic: false, rights: ["changePrices"] },
+] as const; // prettier-ignore
+
+export const SETTINGS: BusinessSettings = {
+  phone: "+13605550100",
+  home: { street: "4 Ropewalk, Larkhaven, WA 98099", latitude: 48.0378, longitude: -122.6049 },
+  streets: STREETS,
+  visitMinutes: [30, 60, 90, 120, 180],
+  regions: ["WA", "OR", "ID", "CA", "AK", "MT", "NV", "UT", "BC"],
+  rules: {
+    laborRateCents: 13800,
+    wageCents: 3900,
+    pricing: {
+      markup: {
+        standard: {
+          bands: [
+            { upTo: 500, times: 3 },
+            { upTo: 2000, times: 2.3 },
+            { upTo: 6000, times: 1.9 },
+            { upTo: null, times: 1.55 },
+          ],
+          neverCheaper: true,
+          ending: null,
+        },
+        tires: { bands: [{ upTo: null, times: 1.28 }], neverCheaper: false, ending: 95 },
+      },
+      taxes: [
+        { id: "state", percent: 6.5, on: ["part", "fee", "labor"] },
+        { id: "county", percent: 2.4, on: ["part", "fee", "labor"] },
+      ],
+      supplies: { percentOfLabor: 4, cap: 2200 },
+    },
+  },
+  inspection: [
+    { id: "tread", title: "Tire tread, lowest", area: "Wheels", measure: { name: "Tread", unit: "/32 in", step: 1, start: 7, most: 14, watchBelow: 5, actBelow: 4 } },
+    { id: "frontPads", title: "Front brake pads", area: "Brakes", measure: { name: "Pad", unit: "mm", step: 0.5, start: 7, most: 14, watchBelow: 5, actBelow: 3 } },
+    { id: "rearPads", title: "Rear brake pads", area: "Brakes", measure: { name: "Pad", unit: "mm", step: 0.5, start: 7, most: 14, watchBelow: 5, actBelow: 3 } },
+    { id: "battery", title: "Battery at rest", area: "Electrics", measure: { name: "Voltage", unit: "V", step: 0.1, start: 12.6, most: 14, watchBelow: 12.4, actBelow: 12 } },
+    { id: "oil", title: "Engine oil", area: "Fluids", measure: null },
+    { id: "coolant", title: "Coolant", area: "Fluids", measure: null },
+    { id: "steering", title: "Steering and suspension", area: "Underneath", measure: null },
+    { id: "wipers", title: "Wipers and lights", area: "Outside", measure: null },
+  ],
+  concerns: [
+    { id: "brakes-grind", text: "Brakes grind", kind: "fault", area: "Brakes" },
+    { id: "brakes-squeal", text: "Brakes squeal when cold", kind: "fault", area: "Brakes" },
+    { id: "no-start", text: "Will not start, only clicks", kind: "fault", area: "Starting" },
+    { id: "slow-crank", text: "Cranks slowly in the morning", kind: "fault", area: "Starting" },
+    { id: "warning-light", text: "Engine warning light is on", kind: "fault", area: "Engine" },
+    { id: "runs-hot", text: "Temperature needle climbs", kind: "fault", area: "Engine" },
+    { id: "hum-speed", text: "Hums louder with speed", kind: "fault", area: "Wheels" },
+    { id: "clunk-bumps", text: "Clunks over bumps", kind: "fault", area: "Underneath" },
+    { id: "oil-due", text: "Oil change is due", kind: "wish", area: "Service" },
+    { id: "wipers-new", text: "New wipers", kind: "wish", area: "Outside" },
+    { id: "tires-new", text: "New tires", kind: "wish", area: "Wheels" },
+    { id: "check-over", text: "Check the car over", kind: "wish", area: "Service" },
+  ],
+};

@@ -1,0 +1,5 @@
+export { BUSINESS, PEOPLE, SETTINGS, STREETS } from "./business";
+export { CUSTOMERS, REGISTER_ONLY, type DemoCar, type DemoCustomer } from "./customers";
+export { LIBRARY } from "./library";
+export { WORK_ORDERS, type DemoVisit, type DemoWorkOrder } from "./work";
+export { SUPPLIER } from "./supplier";
