@@ -47,5 +47,5 @@ export const REGISTER_ONLY = [
   { region: "OR", plate: "DUN4418", vin: "WBA8E9G59GNT48206", color: "Blue" },
   // Two cars under one plate: a number that was given out again.
   { region: "OR", plate: "TWN2002", vin: "5YJ3E1EAXJF031846", color: "Red" },
-  { region: "OR", plate: "TWN2002", vin: "2T1BURHE8GC573018", color: "Silver" },
+  { region: "OR", plate: "TWN2002", vin: "19XFB2F58CE046271", color: "Silver" },
 ];

@@ -1,0 +1,14 @@
+import pg from "pg";
+import { Sequelize } from "sequelize";
+
+/** Opens a pool; `bigint` columns come back as numbers, since cents stay far below 2^53. */
+export function connect(databaseUrl: string): Sequelize {
+  pg.types.setTypeParser(pg.types.builtins.INT8, Number);
+  return new Sequelize(databaseUrl, {
+    dialect: "postgres",
+    logging: false,
+    pool: { max: 12, idle: 10_000, acquire: 10_000 },
+    dialectOptions: { statement_timeout: 20_000, connectionTimeoutMillis: 5_000, application_name: "mechanon" },
+    define: { underscored: true, timestamps: false },
+  });
+}

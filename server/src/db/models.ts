@@ -1,0 +1,166 @@
+import { DataTypes, Model, type CreationOptional, type InferAttributes, type InferCreationAttributes, type ModelAttributes, type ModelStatic, type Sequelize } from "sequelize";
+import type { BusinessSettings, LibraryJob, Place, Right, VisitState, Wait, WorkOrderState } from "@mechanon/core";
+import type { CommandOutcome } from "@mechanon/contract";
+import { requireBusiness } from "./tenantModel";
+
+type Attributes<M extends Model> = InferAttributes<M>;
+
+export class Business extends Model<InferAttributes<Business>, InferCreationAttributes<Business>> {
+  declare id: string;
+  declare name: string;
+  declare timeZone: string;
+  declare settings: BusinessSettings;
+  declare nextNumber: CreationOptional<number>;
+  declare isDemo: CreationOptional<boolean>;
+}
+export class Person extends Model<InferAttributes<Person>, InferCreationAttributes<Person>> {
+  declare businessId: string;
+  declare id: string;
+  declare login: string;
+  declare name: string;
+  declare role: string;
+  declare isMechanic: boolean;
+  declare rights: Right[];
+  declare passwordHash: string;
+  declare demoPassword: string | null;
+}
+export class CustomerRow extends Model<InferAttributes<CustomerRow>, InferCreationAttributes<CustomerRow>> {
+  declare businessId: string;
+  declare id: string;
+  declare name: string;
+  declare phone: string | null;
+  declare email: string | null;
+  declare place: Place | null;
+  declare taxExempt: CreationOptional<boolean>;
+  declare version: CreationOptional<number>;
+}
+export class VehicleRow extends Model<InferAttributes<VehicleRow>, InferCreationAttributes<VehicleRow>> {
+  declare businessId: string;
+  declare id: string;
+  declare customerId: string;
+  declare vin: string | null;
+  declare plate: string | null;
+  declare plateKey: string | null;
+  declare region: string | null;
+  declare year: number | null;
+  declare make: string | null;
+  declare model: string | null;
+  declare trim: string | null;
+  declare engine: string | null;
+  declare drive: string | null;
+  declare color: string | null;
+  declare version: CreationOptional<number>;
+}
+export class LibraryJobRow extends Model<InferAttributes<LibraryJobRow>, InferCreationAttributes<LibraryJobRow>> {
+  declare businessId: string;
+  declare id: string;
+  declare position: number;
+  declare job: LibraryJob;
+}
+export class WorkOrderRow extends Model<InferAttributes<WorkOrderRow>, InferCreationAttributes<WorkOrderRow>> {
+  declare businessId: string;
+  declare id: string;
+  declare number: number;
+  declare customerId: string;
+  declare vehicleId: string;
+  declare revision: number;
+  declare state: WorkOrderState;
+  declare waitsFor: Wait | null;
+  declare waitsSince: Date;
+  declare totalCents: number;
+  declare dueCents: number;
+  declare openConflicts: number;
+  declare openedAt: Date;
+}
+export class VisitRow extends Model<InferAttributes<VisitRow>, InferCreationAttributes<VisitRow>> {
+  declare businessId: string;
+  declare id: string;
+  declare revision: number;
+  declare mechanicId: string;
+  declare startsAt: Date;
+  declare endsAt: Date;
+  declare cancelled: boolean;
+  declare state: VisitState;
+}
+export class VisitWorkOrder extends Model<InferAttributes<VisitWorkOrder>, InferCreationAttributes<VisitWorkOrder>> {
+  declare businessId: string;
+  declare visitId: string;
+  declare workOrderId: string;
+}
+export class CommandRow extends Model<InferAttributes<CommandRow>, InferCreationAttributes<CommandRow>> {
+  declare businessId: string;
+  declare id: string;
+  declare aggregate: "workOrder" | "visit";
+  declare aggregateId: string;
+  declare revision: number;
+  declare body: object;
+  declare outcome: CommandOutcome;
+  declare personId: string;
+  declare givenAt: Date;
+}
+export class Photo extends Model<InferAttributes<Photo>, InferCreationAttributes<Photo>> {
+  declare businessId: string;
+  declare id: string;
+  declare type: string;
+  declare bytes: Buffer;
+}
+export class CardCharge extends Model<InferAttributes<CardCharge>, InferCreationAttributes<CardCharge>> {
+  declare businessId: string;
+  declare id: string;
+  declare workOrderId: string;
+  declare amountCents: number;
+  declare status: "asked" | "taken" | "declined";
+  declare reason: CreationOptional<string | null>;
+  declare askedAt: CreationOptional<Date>;
+}
+export class PartOrder extends Model<InferAttributes<PartOrder>, InferCreationAttributes<PartOrder>> {
+  declare businessId: string;
+  declare id: string;
+  declare workOrderId: string;
+  declare items: { lineId: string; partNumber: string; quantity: number; costCents: number }[];
+  declare status: "asked" | "confirmed" | "refused";
+}
+export class Message extends Model<InferAttributes<Message>, InferCreationAttributes<Message>> {
+  declare businessId: string;
+  declare id: string;
+  declare workOrderId: string | null;
+  declare recipient: string;
+  declare text: string;
+  declare status: "waiting" | "sent";
+  declare lastError: CreationOptional<string | null>;
+  declare createdAt: CreationOptional<Date>;
+  declare sentAt: CreationOptional<Date | null>;
+}
+
+const { UUID, TEXT, INTEGER, BIGINT, BOOLEAN, JSONB, DATE, BLOB, ARRAY } = DataTypes;
+const key = { type: UUID, primaryKey: true } as const;
+const text = { type: TEXT, allowNull: false } as const;
+const maybeText = TEXT;
+
+/** Ties the models to a database. They hold columns only; every rule lives in core or in the services. */
+export function defineModels(sequelize: Sequelize): void {
+  Business.init({ id: key, name: text, timeZone: text, settings: JSONB, nextNumber: INTEGER, isDemo: BOOLEAN }, { sequelize, tableName: "businesses" });
+  tenant(sequelize, Person, "people", { businessId: key, id: key, login: text, name: text, role: text, isMechanic: BOOLEAN, rights: ARRAY(TEXT), passwordHash: text, demoPassword: maybeText });
+  tenant(sequelize, CustomerRow, "customers", { businessId: key, id: key, name: text, phone: maybeText, email: maybeText, place: JSONB, taxExempt: BOOLEAN, version: INTEGER });
+  tenant(sequelize, VehicleRow, "vehicles", {
+    businessId: key, id: key, customerId: UUID, vin: maybeText, plate: maybeText, plateKey: maybeText, region: maybeText, year: INTEGER, make: maybeText,
+    model: maybeText, trim: maybeText, engine: maybeText, drive: maybeText, color: maybeText, version: INTEGER,
+  }); // prettier-ignore
+  tenant(sequelize, LibraryJobRow, "library_jobs", { businessId: key, id: { type: TEXT, primaryKey: true }, position: INTEGER, job: JSONB });
+  tenant(sequelize, WorkOrderRow, "work_orders", {
+    businessId: key, id: key, number: INTEGER, customerId: UUID, vehicleId: UUID, revision: INTEGER, state: JSONB, waitsFor: maybeText, waitsSince: DATE,
+    totalCents: BIGINT, dueCents: BIGINT, openConflicts: INTEGER, openedAt: DATE,
+  }); // prettier-ignore
+  tenant(sequelize, VisitRow, "visits", { businessId: key, id: key, revision: INTEGER, mechanicId: UUID, startsAt: DATE, endsAt: DATE, cancelled: BOOLEAN, state: JSONB });
+  tenant(sequelize, VisitWorkOrder, "visit_work_orders", { businessId: key, visitId: key, workOrderId: key });
+  tenant(sequelize, CommandRow, "commands", { businessId: key, id: key, aggregate: text, aggregateId: UUID, revision: INTEGER, body: JSONB, outcome: JSONB, personId: UUID, givenAt: DATE });
+  tenant(sequelize, Photo, "photos", { businessId: key, id: key, type: text, bytes: BLOB });
+  tenant(sequelize, CardCharge, "card_charges", { businessId: key, id: key, workOrderId: UUID, amountCents: BIGINT, status: text, reason: maybeText, askedAt: DATE });
+  tenant(sequelize, PartOrder, "part_orders", { businessId: key, id: key, workOrderId: UUID, items: JSONB, status: text });
+  tenant(sequelize, Message, "messages", { businessId: key, id: key, workOrderId: UUID, recipient: text, text, status: text, lastError: maybeText, createdAt: DATE, sentAt: DATE });
+}
+
+function tenant<M extends Model>(sequelize: Sequelize, model: ModelStatic<M>, tableName: string, attributes: ModelAttributes<M, Attributes<M>>): void {
+  model.init(attributes, { sequelize, tableName, modelName: model.name });
+  requireBusiness(model);
+}

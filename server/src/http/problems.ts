@@ -1,0 +1,82 @@
+import type { ErrorRequestHandler, Response } from "express";
+import type { Logger } from "pino";
+import { BaseError, ConnectionError, ConnectionAcquireTimeoutError, UniqueConstraintError } from "sequelize";
+import { z } from "zod";
+import { PROBLEM_STATUS, type Problem, type ProblemCode } from "@mechanon/contract";
+import { AppError } from "./errors";
+
+/** Answers with a problem document. @see RFC 9457 */
+export function sendProblem(res: Response, code: ProblemCode, detail: string, fields?: Problem["fields"]): void {
+  const body: Problem = { type: `urn:mechanon:problem:${code}`, title: TITLES[PROBLEM_STATUS[code]] ?? "Error", status: PROBLEM_STATUS[code], code, detail, ...(fields ? { fields } : {}) };
+  res.status(body.status).type("application/problem+json").send(JSON.stringify(body));
+}
+
+const TITLES: Record<number, string> = { 400: "Bad request", 401: "Not signed in", 403: "Not allowed", 404: "Not found", 409: "Conflict", 413: "Too large", 415: "Unsupported type", 422: "Does not fit", 429: "Too many tries", 500: "Server error", 503: "Unreachable" };
+
+/** The last middleware: turns whatever was thrown into a problem document, and never tells the inside. */
+export function problemHandler(log: Logger): ErrorRequestHandler {
+  return (error: unknown, req, res, next) => {
+    if (res.headersSent) return next(error);
+    const known = describe(error);
+    if (known) {
+      if (known.retryAfterSeconds !== undefined) res.set("Retry-After", String(known.retryAfterSeconds));
+      return sendProblem(res, known.code, known.detail, known.fields);
+    }
+    log.error({ err: error, path: req.path }, "request failed");
+    sendProblem(res, "server/failed", "The server failed on this. Nothing was changed; try again, and tell us if it stays.");
+  };
+}
+
+interface Described {
+  code: ProblemCode;
+  detail: string;
+  fields?: Problem["fields"];
+  retryAfterSeconds?: number;
+}
+
+function describe(error: unknown): Described | null {
+  if (error instanceof AppError) return { code: error.code, detail: error.message, fields: error.options.fields, retryAfterSeconds: error.options.retryAfterSeconds };
+  if (error instanceof z.ZodError) return invalid(error);
+  if (error instanceof UniqueConstraintError) return uniqueProblem(error);
+  if (error instanceof ConnectionError || error instanceof ConnectionAcquireTimeoutError || isLostConnection(error))
+    return { code: "database/unreachable", detail: "The database does not answer. Nothing was changed; your device keeps what you did and sends it again.", retryAfterSeconds: 5 };
+  if (isBodyError(error)) return bodyProblem(error);
+  return null;
+}
+
+/** What did not fit, field by field. */
+export function invalid(error: z.ZodError): Described {
+  const fields = error.issues.map((issue) => ({ path: [...issue.path, ...(issue.code === "unrecognized_keys" ? issue.keys : [])].join("."), message: issue.message }));
+  const [first] = fields;
+  return { code: "request/invalid", detail: `${first ? `${first.path}: ${first.message}. ` : ""}Nothing was changed; correct it and send it again.`, fields };
+}
+
+function uniqueProblem(error: UniqueConstraintError): Described | null {
+  const constraint = (error.parent as { constraint?: string }).constraint;
+  if (constraint === "vehicles_vin") return { code: "vehicle/vin-taken", detail: "A car with this VIN is kept already. Find it by its VIN and go on with that one." };
+  if (constraint === "vehicles_plate") return { code: "vehicle/plate-taken", detail: "A car with this plate is kept already. Find it by its plate and go on with that one." };
+  return null;
+}
+
+/** SQLSTATE class 08 and 57P: the connection or the server went away. */
+function isLostConnection(error: unknown): boolean {
+  if (!(error instanceof BaseError)) return false;
+  const code = "parent" in error ? String((error.parent as { code?: string } | undefined)?.code ?? "") : "";
+  return code.startsWith("08") || code.startsWith("57P") || code === "ECONNREFUSED" || code === "ECONNRESET";
+}
+
+interface BodyError {
+  status: number;
+  type?: string;
+}
+
+/** Errors of the body parser and the router carry a client status. */
+function isBodyError(error: unknown): error is BodyError {
+  return typeof error === "object" && error !== null && "status" in error && typeof error.status === "number" && error.status >= 400 && error.status < 500;
+}
+
+function bodyProblem({ status, type }: BodyError): Described {
+  if (status === 413) return { code: "request/too-large", detail: "This is more than the server takes at once. Nothing was changed; send less." };
+  if (status === 415) return { code: "request/unsupported-type", detail: "The server takes JSON in UTF-8 here. Nothing was changed." };
+  return { code: "request/unreadable", detail: type === "entity.parse.failed" ? "The request's body is not JSON. Nothing was changed." : "The request cannot be read. Nothing was changed." };
+}

@@ -1,0 +1,20 @@
+import { readConfig } from "./config";
+import { start } from "./start";
+
+async function main(): Promise<void> {
+  const running = await start(readConfig(process.env));
+  process.stdout.write(`Mechanon ready: ${running.url}\n`);
+  let stopping = false;
+  for (const signal of ["SIGINT", "SIGTERM"] as const) {
+    process.on(signal, () => {
+      if (stopping) return;
+      stopping = true;
+      void running.stop().then(() => process.exit(0));
+    });
+  }
+}
+
+main().catch((error: unknown) => {
+  process.stderr.write(`${error instanceof Error ? (error.stack ?? error.message) : String(error)}\n`);
+  process.exit(1);
+});

@@ -1,0 +1,23 @@
+import type { Actor } from "@mechanon/core";
+import type { Logger } from "pino";
+import type { Sequelize } from "sequelize";
+import type { VinContext } from "@mechanon/core/vin";
+import type { Config } from "./config";
+import type { Outside } from "./outside/outside";
+
+/** What the whole server shares. */
+export interface Deps {
+  config: Config;
+  db: Sequelize;
+  outside: Outside;
+  vin: VinContext;
+  log: Logger;
+}
+
+/** Who asks, for which business; set in one place for a request, and passed to every service. */
+export interface Scope {
+  businessId: string;
+  timeZone: string;
+  businessName: string;
+  actor: Actor;
+}

@@ -1,0 +1,22 @@
+import type { Router } from "express";
+import { redactLibrary, redactSettings } from "@mechanon/core";
+import { routes } from "@mechanon/contract";
+import { listPeople } from "../access/routes";
+import { mount, type ScopeOf } from "../http/mount";
+import type { Deps } from "../scope";
+import { loadRules } from "./service";
+
+export function settingsRoutes(router: Router, { config }: Deps, scopeOf: ScopeOf): void {
+  mount(router, routes.getBusiness, scopeOf, async ({ scope }) => {
+    const [{ business, library }, people] = await Promise.all([loadRules(scope.businessId), listPeople(scope.businessId)]);
+    return {
+      id: business.id,
+      name: business.name,
+      timeZone: business.timeZone,
+      settings: redactSettings(business.settings, scope.actor),
+      library: redactLibrary(library, business.settings.rules, scope.actor),
+      people: people.map(({ id, name, isMechanic }) => ({ id, name, isMechanic })),
+      simulated: business.isDemo ? { messages: `${config.standinsUrl}/phone`, switches: config.standinsUrl } : null,
+    };
+  });
+}

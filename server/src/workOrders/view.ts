@@ -1,0 +1,31 @@
+import { redactWorkOrder } from "@mechanon/core";
+import type { WorkOrderView } from "@mechanon/contract";
+import { findCustomer, toCustomer } from "../customers/service";
+import { CardCharge, Message } from "../db/models";
+import type { Scope } from "../scope";
+import { findVehicle, toVehicle } from "../vehicles/service";
+import { visitsOf } from "../visits/queries";
+import { findWorkOrder } from "./service";
+
+/** A work order as this person may see it, with all its sheet shows. */
+export async function viewWorkOrder(scope: Scope, id: string): Promise<WorkOrderView> {
+  const { businessId } = scope;
+  const row = await findWorkOrder(scope, id);
+  const [customer, vehicle, visits, messages, charges] = await Promise.all([
+    findCustomer(scope, row.customerId),
+    findVehicle(scope, row.vehicleId),
+    visitsOf(businessId, [id]),
+    Message.findAll({ where: { businessId, workOrderId: id }, order: ["createdAt"] }),
+    CardCharge.findAll({ where: { businessId, workOrderId: id, status: "asked" }, order: ["askedAt"] }),
+  ]);
+  return {
+    number: row.number,
+    revision: row.revision,
+    state: redactWorkOrder(row.state, scope.actor),
+    customer: toCustomer(customer),
+    vehicle: toVehicle(vehicle),
+    visits: visits.get(id) ?? [],
+    messages: messages.map(({ id: messageId, text, status, createdAt, lastError }) => ({ id: messageId, text, status, at: createdAt.toISOString(), lastError })),
+    pendingCharges: charges.map(({ id: paymentId, amountCents, askedAt }) => ({ paymentId, amountCents, at: askedAt.toISOString() })),
+  };
+}
