@@ -25,7 +25,7 @@ export { readMoney, showMoney } from "./wording/money";
 export { nextActLabel } from "./wording/nextActLabel";
 export { conflictWords, refusalWords } from "./wording/refusals";
 export { showVehicle } from "./wording/vehicle";
-export { approvedJobs, jobTotals, openJobs, standingAnswer } from "./workOrders/answers";
+export { approvedJobs, jobTotals, openJobs, quoteTotalCents, standingAnswer } from "./workOrders/answers";
 export { applyCommand } from "./workOrders/applyCommand";
 export type { CommandContext } from "./workOrders/commandContext";
 export { clientWorkOrderCommand, workOrderCommand, type ClientWorkOrderCommand, type WorkOrderCommand, type WorkOrderCommandOf } from "./workOrders/commands";

@@ -1,3 +1,4 @@
+import { inspect } from "node:util";
 import { readConfig } from "./config";
 import { start } from "./start";
 
@@ -15,6 +16,6 @@ async function main(): Promise<void> {
 }
 
 main().catch((error: unknown) => {
-  process.stderr.write(`${error instanceof Error ? (error.stack ?? error.message) : String(error)}\n`);
+  process.stderr.write(`${inspect(error)}\n`);
   process.exit(1);
 });

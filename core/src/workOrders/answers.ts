@@ -29,3 +29,9 @@ export function openJobs(state: WorkOrderState): Job[] {
   const totals = jobTotals(state);
   return state.jobs.filter((job) => standingAnswer(job, totals.get(job.id) ?? 0) === null);
 }
+
+/** What the quote comes to with supplies and taxes, jobs put off or declined left out. */
+export function quoteTotalCents(state: WorkOrderState): number {
+  const jobs = state.jobs.filter((job) => job.answer?.value !== "later" && job.answer?.value !== "no");
+  return priceWorkOrder({ ...state, jobs }, "all").total;
+}

@@ -1,10 +1,9 @@
 import { openPoints } from "../inspection/grade";
 import { balanceOf } from "../payments/balance";
-import { priceWorkOrder } from "../quoting/priceWorkOrder";
 import type { InspectionPoint } from "../settings/businessSettings";
 import { visitStanding } from "../visits/standing";
 import type { VisitState } from "../visits/state";
-import { approvedJobs, openJobs } from "./answers";
+import { approvedJobs, openJobs, quoteTotalCents } from "./answers";
 import { approvedParts } from "./partStatus";
 import type { WorkOrderState } from "./state";
 
@@ -45,7 +44,7 @@ export function nextAct(state: WorkOrderState, visits: readonly VisitState[], po
 
   if (onSite && pointsLeft > 0 && state.approvals.length === 0) return { act: "inspect", points: pointsLeft };
   if (needed > 0) return { act: "orderParts", parts: needed };
-  if (unanswered.length > 0 && (onSite || visited || coming.length === 0)) return { act: "showQuote", totalCents: priceWorkOrder(state, "all").total };
+  if (unanswered.length > 0 && (onSite || visited || coming.length === 0)) return { act: "showQuote", totalCents: quoteTotalCents(state) };
   const ordered = approvedParts(state, "ordered").length;
   if (onSite || (visited && coming.length === 0)) {
     if (ordered > 0) return { act: "receiveParts", parts: ordered };

@@ -133,31 +133,38 @@ export class Message extends Model<InferAttributes<Message>, InferCreationAttrib
 }
 
 const { UUID, TEXT, INTEGER, BIGINT, BOOLEAN, JSONB, DATE, BLOB, ARRAY } = DataTypes;
-const key = { type: UUID, primaryKey: true } as const;
-const text = { type: TEXT, allowNull: false } as const;
+// Each use needs an object of its own: Sequelize writes the column name into it.
+const key = () => ({ type: UUID, primaryKey: true }) as const;
+const text = () => ({ type: TEXT, allowNull: false }) as const;
 const maybeText = TEXT;
+// Sequelize writes NULL for what is left out, so the defaults stand here as well as in the migration.
+const no = () => ({ type: BOOLEAN, defaultValue: false }) as const;
+const one = () => ({ type: INTEGER, defaultValue: 1 }) as const;
+const now = () => ({ type: DATE, defaultValue: DataTypes.NOW }) as const;
+/** The first work order of a business. */
+const FIRST_NUMBER = 1001;
 
 /** Ties the models to a database. They hold columns only; every rule lives in core or in the services. */
 export function defineModels(sequelize: Sequelize): void {
-  Business.init({ id: key, name: text, timeZone: text, settings: JSONB, nextNumber: INTEGER, isDemo: BOOLEAN }, { sequelize, tableName: "businesses" });
-  tenant(sequelize, Person, "people", { businessId: key, id: key, login: text, name: text, role: text, isMechanic: BOOLEAN, rights: ARRAY(TEXT), passwordHash: text, demoPassword: maybeText });
-  tenant(sequelize, CustomerRow, "customers", { businessId: key, id: key, name: text, phone: maybeText, email: maybeText, place: JSONB, taxExempt: BOOLEAN, version: INTEGER });
+  Business.init({ id: key(), name: text(), timeZone: text(), settings: JSONB, nextNumber: { type: INTEGER, defaultValue: FIRST_NUMBER }, isDemo: no() }, { sequelize, tableName: "businesses" });
+  tenant(sequelize, Person, "people", { businessId: key(), id: key(), login: text(), name: text(), role: text(), isMechanic: BOOLEAN, rights: ARRAY(TEXT), passwordHash: text(), demoPassword: maybeText });
+  tenant(sequelize, CustomerRow, "customers", { businessId: key(), id: key(), name: text(), phone: maybeText, email: maybeText, place: JSONB, taxExempt: no(), version: one() });
   tenant(sequelize, VehicleRow, "vehicles", {
-    businessId: key, id: key, customerId: UUID, vin: maybeText, plate: maybeText, plateKey: maybeText, region: maybeText, year: INTEGER, make: maybeText,
-    model: maybeText, trim: maybeText, engine: maybeText, drive: maybeText, color: maybeText, version: INTEGER,
+    businessId: key(), id: key(), customerId: UUID, vin: maybeText, plate: maybeText, plateKey: maybeText, region: maybeText, year: INTEGER, make: maybeText,
+    model: maybeText, trim: maybeText, engine: maybeText, drive: maybeText, color: maybeText, version: one(),
   }); // prettier-ignore
-  tenant(sequelize, LibraryJobRow, "library_jobs", { businessId: key, id: { type: TEXT, primaryKey: true }, position: INTEGER, job: JSONB });
+  tenant(sequelize, LibraryJobRow, "library_jobs", { businessId: key(), id: { type: TEXT, primaryKey: true }, position: INTEGER, job: JSONB });
   tenant(sequelize, WorkOrderRow, "work_orders", {
-    businessId: key, id: key, number: INTEGER, customerId: UUID, vehicleId: UUID, revision: INTEGER, state: JSONB, waitsFor: maybeText, waitsSince: DATE,
+    businessId: key(), id: key(), number: INTEGER, customerId: UUID, vehicleId: UUID, revision: INTEGER, state: JSONB, waitsFor: maybeText, waitsSince: DATE,
     totalCents: BIGINT, dueCents: BIGINT, openConflicts: INTEGER, openedAt: DATE,
   }); // prettier-ignore
-  tenant(sequelize, VisitRow, "visits", { businessId: key, id: key, revision: INTEGER, mechanicId: UUID, startsAt: DATE, endsAt: DATE, cancelled: BOOLEAN, state: JSONB });
-  tenant(sequelize, VisitWorkOrder, "visit_work_orders", { businessId: key, visitId: key, workOrderId: key });
-  tenant(sequelize, CommandRow, "commands", { businessId: key, id: key, aggregate: text, aggregateId: UUID, revision: INTEGER, body: JSONB, outcome: JSONB, personId: UUID, givenAt: DATE });
-  tenant(sequelize, Photo, "photos", { businessId: key, id: key, type: text, bytes: BLOB });
-  tenant(sequelize, CardCharge, "card_charges", { businessId: key, id: key, workOrderId: UUID, amountCents: BIGINT, status: text, reason: maybeText, askedAt: DATE });
-  tenant(sequelize, PartOrder, "part_orders", { businessId: key, id: key, workOrderId: UUID, items: JSONB, status: text });
-  tenant(sequelize, Message, "messages", { businessId: key, id: key, workOrderId: UUID, recipient: text, text, status: text, lastError: maybeText, createdAt: DATE, sentAt: DATE });
+  tenant(sequelize, VisitRow, "visits", { businessId: key(), id: key(), revision: INTEGER, mechanicId: UUID, startsAt: DATE, endsAt: DATE, cancelled: BOOLEAN, state: JSONB });
+  tenant(sequelize, VisitWorkOrder, "visit_work_orders", { businessId: key(), visitId: key(), workOrderId: key() });
+  tenant(sequelize, CommandRow, "commands", { businessId: key(), id: key(), aggregate: text(), aggregateId: UUID, revision: INTEGER, body: JSONB, outcome: JSONB, personId: UUID, givenAt: DATE });
+  tenant(sequelize, Photo, "photos", { businessId: key(), id: key(), type: text(), bytes: BLOB });
+  tenant(sequelize, CardCharge, "card_charges", { businessId: key(), id: key(), workOrderId: UUID, amountCents: BIGINT, status: text(), reason: maybeText, askedAt: now() });
+  tenant(sequelize, PartOrder, "part_orders", { businessId: key(), id: key(), workOrderId: UUID, items: JSONB, status: text() });
+  tenant(sequelize, Message, "messages", { businessId: key(), id: key(), workOrderId: UUID, recipient: text(), text: text(), status: text(), lastError: maybeText, createdAt: now(), sentAt: DATE });
 }
 
 function tenant<M extends Model>(sequelize: Sequelize, model: ModelStatic<M>, tableName: string, attributes: ModelAttributes<M, Attributes<M>>): void {

@@ -1,3 +1,4 @@
+import { setTimeout } from "node:timers";
 import type { Response, Router } from "express";
 import pg from "pg";
 import type { Logger } from "pino";

@@ -1,4 +1,4 @@
-import { Refusal, applyCommand, balanceOf, waitingOf, type VisitState, type WorkOrderCommand, type WorkOrderState } from "@mechanon/core";
+import { Refusal, applyCommand, balanceOf, quoteTotalCents, waitingOf, type VisitState, type WorkOrderCommand, type WorkOrderState } from "@mechanon/core";
 import type { CommandOutcome } from "@mechanon/contract";
 import { QueryTypes, type Sequelize, type Transaction } from "sequelize";
 import { findCustomer } from "../customers/service";
@@ -74,7 +74,7 @@ function derived(state: WorkOrderState, visits: VisitState[]): Pick<WorkOrderRow
   return {
     waitsFor: waiting.waitsFor,
     waitsSince: new Date(waiting.since),
-    totalCents: balance.totalCents,
+    totalCents: quoteTotalCents(state),
     dueCents: balance.dueCents,
     openConflicts: state.conflicts.filter(({ settledAt }) => settledAt === null).length,
   };

@@ -1,0 +1,1 @@
+export { SignIn as default } from "../session/SignIn";

@@ -1,0 +1,56 @@
+import { useRouter } from "expo-router";
+import { StyleSheet, View } from "react-native";
+import { showAge, showMoment, showMoney } from "@mechanon/core";
+import type { WorkOrderSummary } from "@mechanon/contract";
+import { useBusiness } from "../session/useSession";
+import { useColors } from "../ui/face";
+import { Press } from "../ui/Press";
+import { SPACE } from "../ui/theme";
+import { Words } from "../ui/Words";
+import { useNow, useToday } from "./useDay";
+import { WAIT_WORDS } from "./waitWords";
+
+/** A work order in a list: who, which car, what for, since when. `showWait` where the list is not grouped by it. */
+export function WorkOrderLine({ order, showWait = false }: { order: WorkOrderSummary; showWait?: boolean }) {
+  const colors = useColors();
+  const router = useRouter();
+  const now = useNow();
+  const today = useToday();
+  const zone = useBusiness()?.timeZone ?? "utc";
+  const money = order.dueCents > 0 ? `${showMoney(order.dueCents)} due` : order.totalCents > 0 ? showMoney(order.totalCents) : "";
+  const wait = order.waitsFor === null ? "Closed" : WAIT_WORDS[order.waitsFor].line;
+  return (
+    <Press role="link" label={`Work order ${order.number}, ${order.customerName}, ${order.vehicleName}, ${wait}`} onPress={() => router.navigate(`/work/${order.id}`)} style={[styles.line, { borderColor: colors.hairline }]}>
+      <View style={styles.row}>
+        <Words strong style={styles.grow}>
+          {order.customerName}
+        </Words>
+        <Words figures strong>
+          {money}
+        </Words>
+      </View>
+      <View style={styles.row}>
+        <Words style={styles.grow}>{order.vehicleName}</Words>
+        <Words size="small" tone="muted" figures>
+          {order.waitsFor === null ? "" : showAge(order.since, now)}
+        </Words>
+      </View>
+      <Words size="small" tone="muted">
+        {[String(order.number), order.concerns.join("; ")].filter(Boolean).join(" · ")}
+      </Words>
+      {showWait ? (
+        <Words size="small" strong tone="muted">
+          {wait}
+        </Words>
+      ) : null}
+      {order.nextVisitAt ? <Words size="small" tone="petrol" figures>{`Visit ${showMoment(order.nextVisitAt, zone, today)}`}</Words> : null}
+      {order.conflicts > 0 ? (
+        <Words size="small" tone="alarm" strong>
+          ✕ Something to settle
+        </Words>
+      ) : null}
+    </Press>
+  );
+}
+
+const styles = StyleSheet.create({ line: { borderTopWidth: 1, paddingVertical: SPACE.s }, row: { flexDirection: "row", gap: SPACE.m, alignItems: "baseline" }, grow: { flex: 1 } });

@@ -1,0 +1,62 @@
+import { useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
+import { Linking, View } from "react-native";
+import { routes } from "@mechanon/contract";
+import { call } from "../api/call";
+import { errorWords } from "../api/problem";
+import { forgetViews } from "../sync/store";
+import { SyncLine } from "../sync/SyncLine";
+import { Button } from "../ui/Button";
+import { Choices } from "../ui/Choices";
+import { useFaceChoice } from "../ui/face";
+import { Heading } from "../ui/Heading";
+import { Notice } from "../ui/Notice";
+import { Screen } from "../ui/Screen";
+import { SPACE } from "../ui/theme";
+import { Words } from "../ui/Words";
+import { useBusiness, useMe } from "./useSession";
+
+const FACES = [
+  { value: "auto", label: "Like the device" },
+  { value: "day", label: "Day" },
+  { value: "night", label: "Night" },
+] as const;
+
+/** The person signed in: the face of the app, the simulated outside, signing out. */
+export function Me() {
+  const { me } = useMe();
+  const business = useBusiness();
+  const queries = useQueryClient();
+  const { choice, choose } = useFaceChoice();
+  const [fault, setFault] = useState<string | null>(null);
+  const signOut = async (): Promise<void> => {
+    try {
+      await call(routes.signOut, {});
+      forgetViews();
+      queries.setQueryData(["me"], null);
+    } catch (error) {
+      setFault(errorWords(error));
+    }
+  };
+  if (!me) return null;
+  return (
+    <Screen title="You">
+      <Heading level={1}>{me.name}</Heading>
+      <Words tone="muted">{`${me.role}, ${me.business.name}`}</Words>
+      {fault ? <Notice text={fault} /> : null}
+      <Heading level={2}>Face</Heading>
+      <Choices label="Face" options={FACES} value={choice} onChoose={choose} />
+      {business?.simulated ? (
+        <View style={{ gap: SPACE.s }}>
+          <Heading level={2}>The simulated outside</Heading>
+          <Words tone="muted">Register, supplier, card terminal and messages are stand-ins here. Read what customers received, or make a service fail.</Words>
+          <Button label="Customers' phones" onPress={() => void Linking.openURL(business.simulated?.messages ?? "")} />
+          <Button label="Switches" onPress={() => void Linking.openURL(business.simulated?.switches ?? "")} />
+        </View>
+      ) : null}
+      <Heading level={2}>Leaving</Heading>
+      <SyncLine />
+      <Button label="Sign out" onPress={() => void signOut()} />
+    </Screen>
+  );
+}

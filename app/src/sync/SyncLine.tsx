@@ -1,0 +1,34 @@
+import { View } from "react-native";
+import { countOf, refusalWords } from "@mechanon/core";
+import { Button } from "../ui/Button";
+import { Notice } from "../ui/Notice";
+import { Words } from "../ui/Words";
+import { syncWords } from "./syncWords";
+import { dismissRefusal, dropPending, retryNow, useSync } from "./store";
+
+/** Tells what is saved, what waits to be sent, and what was refused. */
+export function SyncLine() {
+  const { pending, photos, online, stuck } = useSync();
+  const waiting = pending.length + photos.length;
+  if (stuck !== null) {
+    return (
+      <View>
+        <Notice text={`${stuck} ${countOf(waiting, "change")} kept on this device.`} action={{ label: "Send again", onPress: retryNow }} />
+        {pending.length > 0 ? <Button kind="quiet" label="Give up the oldest change" onPress={() => void dropPending()} /> : null}
+      </View>
+    );
+  }
+  return (
+    <Words size="small" tone="muted" align="center" role="status">
+      {syncWords(waiting, online)}
+    </Words>
+  );
+}
+
+/** What the server refused on one work order, with the way out. */
+export function Refusals({ workOrderId }: { workOrderId: string }) {
+  const refused = useSync((state) => state.refused);
+  return refused
+    .filter(({ target }) => target === workOrderId)
+    .map(({ id, code }) => <Notice key={id} text={refusalWords(code)} action={{ label: "Understood", onPress: () => dismissRefusal(id) }} />);
+}

@@ -1,0 +1,172 @@
+import { createStore, del, entries, get, set as keep } from "idb-keyval";
+import { v7 as uuid } from "uuid";
+import { create } from "zustand";
+import type { ClientWorkOrderCommand, VisitCommand } from "@mechanon/core";
+import { routes, type CommandOutcome, type WorkOrderView } from "@mechanon/contract";
+import { call, sendPhoto } from "../api/call";
+import { ApiProblem, Unreachable, errorWords } from "../api/problem";
+import { nextBatch, retryDelayMs, settle, type Pending, type PendingPhoto, type Refused } from "./queue";
+
+interface SyncState {
+  /** The server's copies, by work order. */
+  views: Record<string, WorkOrderView>;
+  pending: Pending[];
+  photos: PendingPhoto[];
+  refused: Refused[];
+  /** Commands the server could not take at all, with its words. */
+  stuck: string | null;
+  online: boolean;
+  sending: boolean;
+  failures: number;
+}
+
+export const useSync = create<SyncState>()(() => ({ views: {}, pending: [], photos: [], refused: [], stuck: null, online: true, sending: false, failures: 0 }));
+
+const QUEUE_KEY = "pending";
+const hasDatabase = typeof indexedDB !== "undefined";
+const queueStore = hasDatabase ? createStore("mechanon-queue", "queue") : undefined;
+const photoStore = hasDatabase ? createStore("mechanon-photos", "photos") : undefined;
+let timer: ReturnType<typeof setTimeout> | undefined;
+let onChanged: () => void = () => undefined;
+
+/** Loads what was left unsent when the app was last open, and goes on sending. */
+export async function resumeSync(changed: () => void): Promise<void> {
+  onChanged = changed;
+  if (queueStore && photoStore) {
+    const kept = await get<Pending[]>(QUEUE_KEY, queueStore);
+    const photos = await entries<string, Blob>(photoStore);
+    const { pending } = useSync.getState();
+    useSync.setState({ pending: [...(kept ?? []).filter(({ id }) => !pending.some((item) => item.id === id)), ...pending], photos: photos.map(([id, blob]) => ({ id, blob })) });
+  }
+  void flush();
+}
+
+/** Gives a command to a work order: it shows at once, and goes to the server when it can. */
+export function sendCommand(workOrderId: string, command: ClientWorkOrderCommand): void {
+  enqueue({ kind: "workOrder", id: uuid(), at: new Date().toISOString(), target: workOrderId, command });
+}
+
+/** Gives a command to a visit of a work order. */
+export function sendVisitCommand(visitId: string, workOrderId: string, command: VisitCommand): void {
+  enqueue({ kind: "visit", id: uuid(), at: new Date().toISOString(), target: visitId, workOrderId, command });
+}
+
+/** Keeps a photo and attaches it to an inspection point. */
+export async function attachPhoto(workOrderId: string, pointId: string, blob: Blob): Promise<void> {
+  const id = uuid();
+  useSync.setState((state) => ({ photos: [...state.photos, { id, blob }] }));
+  if (photoStore) await keep(id, blob, photoStore);
+  sendCommand(workOrderId, { type: "attachPhoto", pointId, photoId: id });
+}
+
+/** Loads a work order from the server. @throws what `call` throws. */
+export async function loadWorkOrder(id: string): Promise<void> {
+  keepView(await call(routes.getWorkOrder, { params: { id } }));
+}
+
+export function keepView(view: WorkOrderView): void {
+  useSync.setState((state) => ({ views: { ...state.views, [view.state.id]: view } }));
+}
+
+export function dismissRefusal(id: string): void {
+  useSync.setState((state) => ({ refused: state.refused.filter((refusal) => refusal.id !== id) }));
+}
+
+/** Drops what a former person of this device had loaded; what is unsent stays. */
+export function forgetViews(): void {
+  useSync.setState({ views: {} });
+}
+
+/** Sends now instead of waiting for the next try. */
+export function retryNow(): void {
+  clearTimeout(timer);
+  useSync.setState({ stuck: null, failures: 0 });
+  void flush();
+}
+
+function enqueue(item: Pending): void {
+  useSync.setState((state) => ({ pending: [...state.pending, item] }));
+  void persist();
+  void flush();
+}
+
+async function persist(): Promise<void> {
+  if (queueStore) await keep(QUEUE_KEY, useSync.getState().pending, queueStore);
+}
+
+async function flush(): Promise<void> {
+  if (useSync.getState().sending || useSync.getState().stuck !== null) return;
+  useSync.setState({ sending: true });
+  clearTimeout(timer);
+  try {
+    await sendPhotos();
+    for (let batch = nextBatch(useSync.getState().pending); batch.length > 0; batch = nextBatch(useSync.getState().pending)) await sendBatch(batch);
+    useSync.setState({ online: true, failures: 0 });
+  } catch (error) {
+    failed(error);
+  } finally {
+    useSync.setState({ sending: false });
+  }
+  if (useSync.getState().stuck === null && useSync.getState().failures === 0 && useSync.getState().pending.length > 0) void flush();
+}
+
+async function sendPhotos(): Promise<void> {
+  for (const { id, blob } of useSync.getState().photos) {
+    try {
+      await sendPhoto(id, blob);
+    } catch (error) {
+      // A file that is no picture never will be one: it is dropped, and the person is told.
+      if (!(error instanceof ApiProblem) || error.problem.status === 401 || error.problem.status >= 500) throw error;
+      useSync.setState({ stuck: errorWords(error) });
+    }
+    if (photoStore) await del(id, photoStore);
+    useSync.setState((state) => ({ photos: state.photos.filter((photo) => photo.id !== id) }));
+  }
+}
+
+async function sendBatch(batch: Pending[]): Promise<void> {
+  const [first] = batch;
+  if (!first) return;
+  let outcomes: CommandOutcome[];
+  if (first.kind === "workOrder") {
+    const commands = batch.flatMap((item) => (item.kind === "workOrder" ? [{ id: item.id, at: item.at, command: item.command }] : []));
+    const answer = await call(routes.sendWorkOrderCommands, { params: { id: first.target }, body: { commands } });
+    outcomes = answer.outcomes;
+    finish(outcomes, answer.workOrder);
+  } else {
+    const commands = batch.flatMap((item) => (item.kind === "visit" ? [{ id: item.id, at: item.at, command: item.command }] : []));
+    const answer = await call(routes.sendVisitCommands, { params: { id: first.target }, body: { commands } });
+    const view = await call(routes.getWorkOrder, { params: { id: first.workOrderId } });
+    outcomes = answer.outcomes;
+    finish(outcomes, view);
+  }
+  await persist();
+  onChanged();
+}
+
+/** One step of the store, so that no frame shows a command twice or not at all. */
+function finish(outcomes: CommandOutcome[], view: WorkOrderView | null): void {
+  useSync.setState((state) => {
+    const settled = settle(state.pending, outcomes);
+    return { pending: settled.pending, refused: [...state.refused, ...settled.refused], views: view ? { ...state.views, [view.state.id]: view } : state.views };
+  });
+}
+
+function failed(error: unknown): void {
+  const isPassing = error instanceof Unreachable || (error instanceof ApiProblem && error.problem.status >= 500);
+  if (!isPassing) {
+    // The server will say the same again: wait for the person instead.
+    useSync.setState({ stuck: errorWords(error) });
+    return;
+  }
+  const failures = useSync.getState().failures + 1;
+  useSync.setState({ online: false, failures });
+  timer = setTimeout(() => void flush(), retryDelayMs(failures));
+}
+
+/** Gives up everything unsent for one target; the person asked for it. */
+export async function dropPending(): Promise<void> {
+  useSync.setState((state) => ({ pending: state.pending.slice(nextBatch(state.pending).length), stuck: null }));
+  await persist();
+  void flush();
+}
