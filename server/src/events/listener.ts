@@ -1,4 +1,4 @@
-import { setTimeout } from "node:timers";
+import { setTimeout } from "node:timers/promises";
 import type { Response, Router } from "express";
 import pg from "pg";
 import type { Logger } from "pino";
@@ -54,7 +54,7 @@ export class ChangeListener {
   private reconnect(): void {
     if (this.stopped) return;
     this.client = null;
-    setTimeout(() => void this.start(), RECONNECT_MS).unref();
+    void setTimeout(RECONNECT_MS, undefined, { ref: false }).then(() => this.start());
   }
 
   private pass(payload: string): void {

@@ -1,0 +1,7 @@
+import { useLocalSearchParams } from "expo-router";
+import { CustomerSheet } from "../../../find/CustomerSheet";
+
+export default function Customer() {
+  const { id } = useLocalSearchParams<{ id: string }>();
+  return <CustomerSheet id={id} />;
+}

@@ -1,0 +1,1 @@
+export { NewWork as default } from "../../newWork/NewWork";

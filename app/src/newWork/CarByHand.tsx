@@ -1,0 +1,33 @@
+import { useState } from "react";
+import { StyleSheet, View } from "react-native";
+import type { BusinessView } from "@mechanon/contract";
+import { Button } from "../ui/Button";
+import { Field } from "../ui/Field";
+import { SPACE } from "../ui/theme";
+import { useDraft } from "./draft";
+
+/** For what no register knows: a trailer, a mower, a boat, an import. */
+export function CarByHand({ business }: { business: BusinessView }) {
+  const { draft, change } = useDraft();
+  const [isTried, setTried] = useState(false);
+  const year = draft.year.trim() === "" ? null : Number(draft.year);
+  const isYear = year === null || (Number.isInteger(year) && year >= 1886 && year <= 2100);
+  const isNamed = draft.make.trim() !== "" || draft.model.trim() !== "";
+  const confirm = (): void => {
+    setTried(true);
+    if (!isYear || !isNamed) return;
+    const plate = draft.plate.trim();
+    const region = plate === "" ? null : draft.plateRegion || (business.settings.regions[0] ?? null);
+    change({ car: { kind: "new", guess: { vin: null, plate: plate || null, region, year, make: draft.make.trim() || null, model: draft.model.trim() || null, trim: null, engine: null, drive: null, color: null } } });
+  };
+  return (
+    <View style={styles.list}>
+      <Field label="Year" inputMode="numeric" value={draft.year} onChangeText={(typed) => change({ year: typed })} error={isYear ? null : "a year like 2006"} maxLength={4} autoComplete="off" />
+      <Field label="Make" value={draft.make} onChangeText={(make) => change({ make })} error={isTried && !isNamed ? "a make or a model is needed" : null} maxLength={80} autoComplete="off" />
+      <Field label="Model or what it is" value={draft.model} onChangeText={(model) => change({ model })} maxLength={120} autoComplete="off" />
+      <Button label="Yes, this one" onPress={confirm} testID="confirm-hand" />
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({ list: { gap: SPACE.m } });

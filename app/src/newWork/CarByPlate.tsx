@@ -1,0 +1,35 @@
+import { useMutation } from "@tanstack/react-query";
+import { StyleSheet, View } from "react-native";
+import { routes, type BusinessView } from "@mechanon/contract";
+import { call } from "../api/call";
+import { errorWords } from "../api/problem";
+import { Button } from "../ui/Button";
+import { Choices } from "../ui/Choices";
+import { Field } from "../ui/Field";
+import { Notice } from "../ui/Notice";
+import { SPACE } from "../ui/theme";
+import { Words } from "../ui/Words";
+import { ConfirmGuess, ConfirmKnown } from "./ConfirmCar";
+import { useDraft } from "./draft";
+
+/** The car behind a plate, from our own books or the register. */
+export function CarByPlate({ business }: { business: BusinessView }) {
+  const { draft, change } = useDraft();
+  const [home = ""] = business.settings.regions;
+  const region = draft.plateRegion || home;
+  const lookUp = useMutation({ mutationFn: () => call(routes.lookUpPlate, { params: { region, plate: draft.plate.trim() } }) });
+  const isTyped = draft.plate.trim() !== "";
+  return (
+    <View style={styles.list}>
+      <Field label="Plate" mono autoCapitalize="characters" value={draft.plate} onChangeText={(plate) => { change({ plate }); lookUp.reset(); }} onSubmitEditing={() => isTyped && lookUp.mutate()} maxLength={20} autoComplete="off" />
+      <Choices label="State of the plate" options={business.settings.regions.map((value) => ({ value, label: value }))} value={region} onChoose={(plateRegion) => { change({ plateRegion }); lookUp.reset(); }} />
+      {lookUp.error ? <Notice text={errorWords(lookUp.error)} /> : null}
+      {lookUp.data?.known ? <ConfirmKnown {...lookUp.data.known} /> : null}
+      {lookUp.data && lookUp.data.guesses.length > 1 ? <Words>Two cars have this plate. Which one stands there?</Words> : null}
+      {lookUp.data?.guesses.map((guess) => <ConfirmGuess key={guess.vin ?? "unknown"} guess={guess} />)}
+      {lookUp.data ? null : <Button label="Look up the plate" busy={lookUp.isPending} disabled={!isTyped} onPress={() => lookUp.mutate()} testID="look-up-plate" />}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({ list: { gap: SPACE.m } });

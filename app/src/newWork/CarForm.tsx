@@ -1,0 +1,65 @@
+import { useQuery } from "@tanstack/react-query";
+import { StyleSheet, View } from "react-native";
+import { showVehicle } from "@mechanon/core";
+import { routes, type BusinessView, type Vehicle, type VehicleGuess } from "@mechanon/contract";
+import { call } from "../api/call";
+import { Button } from "../ui/Button";
+import { Choices } from "../ui/Choices";
+import { Notice } from "../ui/Notice";
+import { SPACE } from "../ui/theme";
+import { Words } from "../ui/Words";
+import { CarByHand } from "./CarByHand";
+import { CarByPlate } from "./CarByPlate";
+import { CarByVin } from "./CarByVin";
+import { useDraft, type CarWay } from "./draft";
+
+const WAYS: readonly { value: CarWay; label: string }[] = [
+  { value: "plate", label: "Plate" },
+  { value: "vin", label: "VIN" },
+  { value: "hand", label: "By hand" },
+];
+
+/** Which car: one the caller has here already, or a new one by plate, VIN or hand; always confirmed. */
+export function CarForm({ business, fault }: { business: BusinessView; fault: string | undefined }) {
+  const { draft, change } = useDraft();
+  const owner = draft.known?.id;
+  const { data } = useQuery({ queryKey: ["customer", owner], queryFn: () => call(routes.getCustomer, { params: { id: owner ?? "" } }), enabled: owner !== undefined });
+  if (draft.car) {
+    const car = draft.car.kind === "kept" ? draft.car.vehicle : draft.car.guess;
+    return (
+      <View style={styles.list}>
+        <Words strong size="lead">
+          {showVehicle(car)}
+        </Words>
+        <CarFacts car={car} />
+        <Button kind="quiet" label="Another car" onPress={() => change({ car: null })} />
+      </View>
+    );
+  }
+  return (
+    <View style={styles.list}>
+      {fault ? <Notice text={fault} /> : null}
+      {data?.vehicles.map((vehicle) => (
+        <Button key={vehicle.id} label={`${showVehicle(vehicle)}, ${vehicle.plate ?? "no plate"}`} onPress={() => change({ car: { kind: "kept", vehicle } })} />
+      ))}
+      <Choices even label="How to find the car" options={WAYS} value={draft.carWay} onChoose={(carWay) => change({ carWay })} />
+      {draft.carWay === "plate" ? <CarByPlate business={business} /> : null}
+      {draft.carWay === "vin" ? <CarByVin /> : null}
+      {draft.carWay === "hand" ? <CarByHand business={business} /> : null}
+    </View>
+  );
+}
+
+/** What is known of a car, in one or two lines. */
+export function CarFacts({ car }: { car: Vehicle | VehicleGuess }) {
+  return (
+    <View>
+      <Words tone="muted">{[car.trim, car.engine, car.drive, car.color].filter(Boolean).join(" · ")}</Words>
+      <Words mono size="small" tone="muted">
+        {[car.plate === null ? null : `${car.plate} ${car.region ?? ""}`, car.vin].filter(Boolean).join("  ")}
+      </Words>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({ list: { gap: SPACE.m } });

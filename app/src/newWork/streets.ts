@@ -1,0 +1,21 @@
+import type { BusinessSettings } from "@mechanon/core";
+
+type Street = BusinessSettings["streets"][number];
+const FEWEST_LETTERS = 2;
+const MOST_SHOWN = 3;
+
+/**
+ * Streets of the area that a typed address may mean, with the house number kept.
+ * @example
+ * streetsLike("18 her", streets) //=> [{ address: "18 Heron Landing", street }]
+ */
+export function streetsLike(typed: string, streets: readonly Street[]): { address: string; street: Street }[] {
+  const match = /^\s*(\d+\w?)?\s*(.*?)\s*$/.exec(typed);
+  const number = match?.[1] ?? "";
+  const letters = (match?.[2] ?? "").toLowerCase();
+  if (letters.length < FEWEST_LETTERS) return [];
+  return streets
+    .filter(({ name }) => name.toLowerCase().startsWith(letters) && name.toLowerCase() !== letters)
+    .slice(0, MOST_SHOWN)
+    .map((street) => ({ address: `${number} ${street.name}`.trim(), street }));
+}

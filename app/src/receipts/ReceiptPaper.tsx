@@ -1,0 +1,68 @@
+import { StyleSheet, View } from "react-native";
+import Svg, { Polyline } from "react-native-svg";
+import { showMoney, showPhone, type Signature } from "@mechanon/core";
+import type { ReceiptView } from "@mechanon/contract";
+import { useColors } from "../ui/face";
+import { Heading } from "../ui/Heading";
+import { Row } from "../ui/Row";
+import { SPACE } from "../ui/theme";
+import { Words } from "../ui/Words";
+import { paymentWords } from "./paymentWords";
+
+/** The receipt as the customer reads it. */
+export function ReceiptPaper({ receipt }: { receipt: ReceiptView }) {
+  return (
+    <View style={styles.paper}>
+      <Heading level={1}>{receipt.business.name}</Heading>
+      <Words tone="muted">{`${receipt.business.street} · ${showPhone(receipt.business.phone)}`}</Words>
+      <Heading level={2}>{`Receipt ${receipt.number}`}</Heading>
+      <Words>{[receipt.customerName, receipt.vehicleName, receipt.plate, receipt.odometerMiles === null ? null : `${receipt.odometerMiles.toLocaleString("en-US")} miles`].filter(Boolean).join(" · ")}</Words>
+      {receipt.jobs.map((job, index) => (
+        <View key={index} style={styles.job}>
+          <Row strong left={job.title} right={showMoney(job.totalCents)} />
+          {job.lines.map((line, lineIndex) => (
+            <Row key={lineIndex} tone="muted" left={`${line.quantity} × ${line.description}`} right={showMoney(line.netCents)} />
+          ))}
+        </View>
+      ))}
+      <View style={styles.job}>
+        {receipt.suppliesCents > 0 ? <Row left="Shop supplies" right={showMoney(receipt.suppliesCents)} /> : null}
+        {receipt.taxes.map(({ id, cents }) => (
+          <Row key={id} left={`Tax, ${id}`} right={showMoney(cents)} />
+        ))}
+        <Row strong rule left="Total" right={showMoney(receipt.totalCents)} />
+        {receipt.payments.map((payment, index) => (
+          <Row key={index} left={paymentWords(payment, receipt.business.timeZone)} right={showMoney(-payment.amountCents)} />
+        ))}
+        <Row strong rule left={receipt.dueCents === 0 && receipt.paidCents > 0 ? "Paid in full" : "Still owed"} right={showMoney(receipt.dueCents)} />
+      </View>
+      {receipt.notDone.map(({ title, answer }) => (
+        <Words key={title} tone="muted">{`${answer === "later" ? "Put off" : "Declined"}: ${title}`}</Words>
+      ))}
+      {receipt.signature ? <Signed signature={receipt.signature} /> : null}
+    </View>
+  );
+}
+
+const WIDTH = 220;
+const HEIGHT = 80;
+
+function Signed({ signature: { name, strokes } }: { signature: { name: string; strokes: Signature } }) {
+  const colors = useColors();
+  return (
+    <View>
+      <Svg width={WIDTH} height={HEIGHT} viewBox="0 0 1000 364" role="img" aria-label={`Signature of ${name}`}>
+        {strokes.map((stroke, index) => (
+          <Polyline key={index} points={pairs(stroke).map(([x, y]) => `${x},${(y * 364) / 1000}`).join(" ")} fill="none" stroke={colors.ink} strokeWidth={7} strokeLinecap="round" />
+        ))}
+      </Svg>
+      <Words size="small" tone="muted">{`Approved by ${name}`}</Words>
+    </View>
+  );
+}
+
+function pairs(stroke: readonly number[]): [number, number][] {
+  return Array.from({ length: Math.floor(stroke.length / 2) }, (_, index) => [stroke[2 * index] ?? 0, stroke[2 * index + 1] ?? 0]);
+}
+
+const styles = StyleSheet.create({ paper: { gap: SPACE.m, maxWidth: 640, width: "100%" }, job: { gap: SPACE.xs } });

@@ -1,0 +1,67 @@
+import { useQuery } from "@tanstack/react-query";
+import { useRouter } from "expo-router";
+import { useRef, useState } from "react";
+import { Linking, StyleSheet, View } from "react-native";
+import { FileText, Smartphone } from "lucide-react-native";
+import { v7 as uuid } from "uuid";
+import { showPhone } from "@mechanon/core";
+import { routes } from "@mechanon/contract";
+import { addressOf, call } from "../api/call";
+import { errorWords } from "../api/problem";
+import { keepView } from "../sync/store";
+import { useBusiness } from "../session/useSession";
+import { useWorkOrder } from "../sync/useWorkOrder";
+import { Button } from "../ui/Button";
+import { Notice } from "../ui/Notice";
+import { Screen } from "../ui/Screen";
+import { SPACE } from "../ui/theme";
+import { Waiting } from "../ui/Waiting";
+import { Words } from "../ui/Words";
+import { ReceiptPaper } from "./ReceiptPaper";
+
+/** The receipt on screen, as a PDF, and by text. */
+export function ReceiptScreen({ id }: { id: string }) {
+  const router = useRouter();
+  const business = useBusiness();
+  const { view } = useWorkOrder(id);
+  const { data, error, refetch } = useQuery({ queryKey: ["receipt", id, view?.revision], queryFn: () => call(routes.getReceipt, { params: { id } }) });
+  const [fault, setFault] = useState<string | null>(null);
+  const [busy, setBusy] = useState(false);
+  const messageId = useRef(uuid());
+  const sendText = async (): Promise<void> => {
+    setBusy(true);
+    setFault(null);
+    try {
+      const { workOrder } = await call(routes.textReceipt, { params: { id }, body: { messageId: messageId.current } });
+      messageId.current = uuid();
+      keepView(workOrder);
+    } catch (problem) {
+      setFault(errorWords(problem));
+    } finally {
+      setBusy(false);
+    }
+  };
+  const phone = view?.customer.phone;
+  const texts = view?.messages.filter(({ text }) => text.includes("/r/")) ?? [];
+  const last = texts.at(-1);
+  const foot = (
+    <>
+      {fault ? <Notice text={fault} /> : null}
+      {last ? <Words role="status" align="center">{last.status === "sent" ? "Text sent" : (last.lastError ?? "Text is on its way")}</Words> : null}
+      <Button kind="next" icon={Smartphone} busy={busy} disabled={!phone} label={phone ? `Text it to ${showPhone(phone)}` : "No phone to text to"} onPress={() => void sendText()} testID="text-receipt" />
+    </>
+  );
+  return (
+    <Screen title="Receipt" foot={foot}>
+      {error && !data ? <Notice text={errorWords(error)} action={{ label: "Try again", onPress: () => void refetch() }} /> : null}
+      {data ? <ReceiptPaper receipt={data} /> : error ? null : <Waiting label="Loading the receipt" />}
+      <View style={styles.acts}>
+        <Button icon={FileText} label="Open as PDF" onPress={() => void Linking.openURL(addressOf(routes.getReceiptPdf.path, { id }))} />
+        {business?.simulated ? <Button kind="quiet" label="See the customer's phone" onPress={() => void Linking.openURL(`${business.simulated?.messages ?? ""}?to=${encodeURIComponent(phone ?? "")}`)} /> : null}
+        <Button kind="quiet" label="Back to the work order" onPress={() => router.navigate(`/work/${id}`)} />
+      </View>
+    </Screen>
+  );
+}
+
+const styles = StyleSheet.create({ acts: { gap: SPACE.s, maxWidth: 640 } });

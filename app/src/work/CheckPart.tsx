@@ -1,0 +1,94 @@
+import { useState } from "react";
+import { StyleSheet, View } from "react-native";
+import { GRADES, countOf, gradeFromMeasurement, offersForFindings, openPoints, type InspectionPoint } from "@mechanon/core";
+import type { BusinessView, WorkOrderView } from "@mechanon/contract";
+import { PhotoButton } from "../photos/PhotoButton";
+import { PhotoStrip } from "../photos/PhotoStrip";
+import { sendCommand } from "../sync/store";
+import { Button } from "../ui/Button";
+import { Choices } from "../ui/Choices";
+import { useColors } from "../ui/face";
+import { Field } from "../ui/Field";
+import { Stepper } from "../ui/Stepper";
+import { SPACE } from "../ui/theme";
+import { Words } from "../ui/Words";
+import { addFromLibrary } from "./addFromLibrary";
+import { GRADE_LOOK } from "./gradeLook";
+
+const GRADE_OPTIONS = GRADES.map((value) => ({ value, ...GRADE_LOOK[value] }));
+
+/** The short inspection: one thumb a point, a measurement where the trade measures, and the cure at once. */
+export function CheckPart({ view, business }: { view: WorkOrderView; business: BusinessView }) {
+  const { state } = view;
+  const points = business.settings.inspection;
+  const open = openPoints(points, state.findings);
+  const markRest = (): void => open.forEach(({ id }) => sendCommand(state.id, { type: "gradePoint", pointId: id, grade: "sound", measured: null, note: "" }));
+  return (
+    <View style={styles.list}>
+      <Odometer key={state.odometerMiles?.value ?? "none"} view={view} />
+      {points.map((point) => (
+        <Point key={point.id} point={point} view={view} business={business} />
+      ))}
+      {open.length > 0 ? <Button label={`The other ${countOf(open.length, "point is", "points are")} sound`} onPress={markRest} testID="rest-sound" /> : null}
+    </View>
+  );
+}
+
+function Odometer({ view }: { view: WorkOrderView }) {
+  const [typed, setTyped] = useState(String(view.state.odometerMiles?.value ?? ""));
+  const miles = Number(typed.replace(/[,\s]/g, ""));
+  const isFit = typed.trim() !== "" && Number.isInteger(miles) && miles >= 0 && miles <= 2_000_000;
+  const save = (): void => {
+    if (isFit && miles !== view.state.odometerMiles?.value) sendCommand(view.state.id, { type: "recordOdometer", miles });
+  };
+  return <Field label="Odometer, miles" inputMode="numeric" value={typed} onChangeText={setTyped} onBlur={save} onSubmitEditing={save} error={typed.trim() === "" || isFit ? null : "miles are a whole number, at most 2,000,000"} />;
+}
+
+function Point({ point, view, business }: { point: InspectionPoint; view: WorkOrderView; business: BusinessView }) {
+  const colors = useColors();
+  const { state } = view;
+  const finding = state.findings.find(({ pointId }) => pointId === point.id);
+  const [note, setNote] = useState(finding?.note ?? "");
+  const [hasNote, setHasNote] = useState(note !== "");
+  const grade = (value: NonNullable<typeof finding>["grade"], measured = finding?.measured ?? null): void => sendCommand(state.id, { type: "gradePoint", pointId: point.id, grade: value, measured, note });
+  const measure = (value: number): void => grade(gradeFromMeasurement(point, value) ?? "sound", value);
+  const offers = finding ? offersForFindings(state, business.library).filter(({ pointId }) => pointId === point.id) : [];
+  return (
+    <View style={[styles.point, { borderColor: colors.hairline }]} role="group" aria-label={point.title}>
+      <View style={styles.title}>
+        <Words strong style={styles.grow}>
+          {point.title}
+        </Words>
+        {point.measure ? (
+          <Stepper label={`${point.title} ${point.measure.name}`} value={finding?.measured ?? point.measure.start} unit={point.measure.unit} step={point.measure.step} most={point.measure.most} onChange={measure} />
+        ) : null}
+      </View>
+      <Choices even label={`Grade of ${point.title}`} options={GRADE_OPTIONS} value={finding?.grade ?? null} onChoose={(value) => grade(value)} testID={`grade-${point.id}`} />
+      {finding && finding.grade !== "sound" ? (
+        <>
+          <View style={styles.extras}>
+            <PhotoButton workOrderId={state.id} pointId={point.id} title={point.title} />
+            {hasNote ? null : <Button kind="quiet" label="Note" onPress={() => setHasNote(true)} />}
+          </View>
+          {hasNote ? <Field label={`Note on ${point.title}`} value={note} onChangeText={setNote} maxLength={500} onBlur={() => note !== finding.note && grade(finding.grade)} /> : null}
+        </>
+      ) : null}
+      <PhotoStrip ids={finding?.photoIds ?? []} title={point.title} />
+      {offers.map(({ libraryJob, pointId }) => (
+        <Button key={libraryJob.id} label={`Offer ${libraryJob.title.toLowerCase()}`} onPress={() => addFromLibrary(state.id, libraryJob, { pointId, concernId: concernAnswered(view, libraryJob.answersConcerns) })} />
+      ))}
+    </View>
+  );
+}
+
+function concernAnswered({ state }: WorkOrderView, phraseIds: readonly string[]): string | null {
+  return state.concerns.find(({ id, phraseId }) => phraseId !== null && phraseIds.includes(phraseId) && !state.jobs.some((job) => job.concernId === id))?.id ?? null;
+}
+
+const styles = StyleSheet.create({
+  list: { gap: SPACE.l },
+  point: { gap: SPACE.s, borderTopWidth: 1, paddingTop: SPACE.m },
+  title: { flexDirection: "row", alignItems: "center", gap: SPACE.s, flexWrap: "wrap" },
+  grow: { flex: 1, minWidth: 130 },
+  extras: { flexDirection: "row", gap: SPACE.s },
+});

@@ -1,0 +1,44 @@
+import { Check, CircleDashed, Plus } from "lucide-react-native";
+import { useState } from "react";
+import { StyleSheet, View } from "react-native";
+import { v7 as uuid } from "uuid";
+import type { BusinessView, WorkOrderView } from "@mechanon/contract";
+import { ConcernPicker, type PickedConcern } from "../newWork/ConcernPicker";
+import { sendCommand } from "../sync/store";
+import { Button } from "../ui/Button";
+import { useColors } from "../ui/face";
+import { SPACE } from "../ui/theme";
+import { Words } from "../ui/Words";
+
+/** Why the customer called, and whether something on the quote answers it. */
+export function Concerns({ view, business }: { view: WorkOrderView; business: BusinessView }) {
+  const colors = useColors();
+  const { state } = view;
+  const [isAdding, setAdding] = useState(false);
+  const add = (picked: PickedConcern[]): void => {
+    for (const { text, kind, phraseId } of picked) sendCommand(state.id, { type: "addConcern", concernId: uuid(), text, kind, phraseId });
+    setAdding(false);
+  };
+  return (
+    <View style={styles.list}>
+      {state.concerns.map(({ id, text }) => {
+        const job = state.jobs.find(({ concernId }) => concernId === id);
+        const Icon = job ? Check : CircleDashed;
+        return (
+          <View key={id} style={styles.concern}>
+            <Icon size={20} color={job ? colors.ink : colors.alarm} />
+            <View style={styles.words}>
+              <Words strong>“{text}”</Words>
+              <Words size="small" tone={job ? "muted" : "alarm"}>
+                {job ? `Answered by ${job.title}` : "Nothing on the quote answers this yet"}
+              </Words>
+            </View>
+          </View>
+        );
+      })}
+      {isAdding ? <ConcernPicker phrases={business.settings.concerns} picked={[]} onChange={add} /> : <Button kind="quiet" icon={Plus} label="Add a concern" onPress={() => setAdding(true)} style={styles.add} />}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({ list: { gap: SPACE.s }, concern: { flexDirection: "row", gap: SPACE.s }, words: { flex: 1 }, add: { alignSelf: "flex-start", paddingHorizontal: 0 } });

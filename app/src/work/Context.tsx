@@ -1,0 +1,75 @@
+import { useRouter } from "expo-router";
+import { Linking, StyleSheet, View } from "react-native";
+import { MapPin, MessageSquare, Phone, UserRound } from "lucide-react-native";
+import { priceWorkOrder, showMoney, showPhone } from "@mechanon/core";
+import type { BusinessView, WorkOrderView } from "@mechanon/contract";
+import { useRight } from "../session/useSession";
+import { Button } from "../ui/Button";
+import { Heading } from "../ui/Heading";
+import { Row } from "../ui/Row";
+import { SPACE } from "../ui/theme";
+import { Words } from "../ui/Words";
+
+/** What the sheet is about: the customer, the car, the margin. A short row of links on a phone. */
+export function Context({ view, isWide }: { view: WorkOrderView; business: BusinessView; isWide: boolean }) {
+  const router = useRouter();
+  const { customer, vehicle, state } = view;
+  const seesCost = useRight("seeCost");
+  const phone = customer.phone;
+  const links = (
+    <View style={styles.links}>
+      {phone ? <Button kind="quiet" icon={Phone} label={isWide ? showPhone(phone) : "Call"} onPress={() => void Linking.openURL(`tel:${phone}`)} /> : null}
+      {phone ? <Button kind="quiet" icon={MessageSquare} label="Text" onPress={() => void Linking.openURL(`sms:${phone}`)} /> : null}
+      <Button kind="quiet" icon={UserRound} label="Customer" onPress={() => router.navigate(`/customers/${customer.id}`)} />
+    </View>
+  );
+  if (!isWide) return links;
+  const { place } = customer;
+  const profit = priceWorkOrder(state, "all").profit;
+  const facts = [
+    ["VIN", vehicle.vin],
+    ["Plate", vehicle.plate === null ? null : `${vehicle.plate} ${vehicle.region ?? ""}`],
+    ["Engine", vehicle.engine],
+    ["Trim", vehicle.trim],
+    ["Drive", vehicle.drive],
+    ["Color", vehicle.color],
+  ].filter((fact): fact is [string, string] => Boolean(fact[1]));
+  return (
+    <View style={styles.panel}>
+      <Heading level={2}>{customer.name}</Heading>
+      {links}
+      {place ? (
+        <View style={styles.place}>
+          <MapPin size={20} />
+          <Words style={styles.grow}>{`${place.street}, ${place.town}, ${place.region} ${place.postcode}`}</Words>
+        </View>
+      ) : null}
+      <Heading level={2}>The car</Heading>
+      {facts.map(([name, value]) => (
+        <View key={name}>
+          <Words size="small" tone="muted">
+            {name}
+          </Words>
+          <Words mono={name === "VIN" || name === "Plate"} selectable>
+            {value}
+          </Words>
+        </View>
+      ))}
+      {seesCost && state.jobs.length > 0 ? (
+        <>
+          <Heading level={2}>Margin</Heading>
+          <Row left="Sold" right={showMoney(profit.revenue)} />
+          <Row left="Cost" right={showMoney(profit.cost)} />
+          <Row strong rule left="Left" right={`${showMoney(profit.gross)}, ${profit.marginPercent ?? "–"} %`} />
+        </>
+      ) : null}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  links: { flexDirection: "row", flexWrap: "wrap", columnGap: SPACE.s },
+  panel: { padding: SPACE.l, gap: SPACE.s },
+  place: { flexDirection: "row", gap: SPACE.s },
+  grow: { flex: 1 },
+});

@@ -1,0 +1,53 @@
+import { useState } from "react";
+import { StyleSheet, View } from "react-native";
+import { readMoney, showMoney, type QuoteLine } from "@mechanon/core";
+import { useRight } from "../session/useSession";
+import { sendCommand } from "../sync/store";
+import { Button } from "../ui/Button";
+import { useColors } from "../ui/face";
+import { Field } from "../ui/Field";
+import { Stepper } from "../ui/Stepper";
+import { SPACE } from "../ui/theme";
+import { Words } from "../ui/Words";
+
+const HOUR_STEP = 0.1;
+
+/** Changes hours, quantity and price of one line. */
+export function LineEditor({ workOrderId, line, unitPriceCents, onDone }: { workOrderId: string; line: QuoteLine; unitPriceCents: number; onDone: () => void }) {
+  const colors = useColors();
+  const mayPrice = useRight("changePrices");
+  const seesCost = useRight("seeCost");
+  const [typed, setTyped] = useState((unitPriceCents / 100).toFixed(2));
+  const price = readMoney(typed);
+  const isLabor = line.kind === "labor";
+  const change = (figures: { hours?: number; quantity?: number; priceCents?: number }): void =>
+    sendCommand(workOrderId, { type: "changeLine", lineId: line.id, hours: figures.hours ?? null, quantity: figures.quantity ?? null, priceCents: figures.priceCents ?? null });
+  const savePrice = (): void => {
+    if (price !== null && price !== unitPriceCents) change({ priceCents: price });
+  };
+  return (
+    <View style={[styles.box, { backgroundColor: colors.inset }]}>
+      {isLabor ? (
+        <Stepper label={`Hours of ${line.description}`} unit="h" value={line.hours} step={HOUR_STEP} onChange={(hours) => change({ hours })} />
+      ) : (
+        <Stepper label={`Quantity of ${line.description}`} unit="×" value={line.quantity} step={1} onChange={(quantity) => change({ quantity })} />
+      )}
+      {mayPrice ? (
+        <Field label={isLabor ? "Rate an hour" : "Price each"} inputMode="decimal" value={typed} onChangeText={setTyped} onBlur={savePrice} onSubmitEditing={savePrice} error={price === null ? "an amount looks like 84.50" : null} />
+      ) : (
+        <Words size="small" tone="muted" figures>{`${showMoney(unitPriceCents)} each; you may not change prices`}</Words>
+      )}
+      {seesCost && line.kind === "part" && line.costCents !== null ? (
+        <Words size="small" tone="muted" figures>
+          {`Cost ${showMoney(line.costCents)} each; ${line.priceCents === null ? `priced by the table “${line.markup ?? ""}”` : "price set by hand"}`}
+        </Words>
+      ) : null}
+      <View style={styles.acts}>
+        <Button kind="quiet" label={`Remove ${line.description.toLowerCase()}`} onPress={() => sendCommand(workOrderId, { type: "removeLine", lineId: line.id })} />
+        <Button label="Done" onPress={() => { savePrice(); onDone(); }} />
+      </View>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({ box: { padding: SPACE.m, gap: SPACE.m, borderRadius: 4 }, acts: { flexDirection: "row", flexWrap: "wrap", justifyContent: "space-between" } });

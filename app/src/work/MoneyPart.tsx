@@ -1,0 +1,125 @@
+import { useRouter } from "expo-router";
+import { useRef, useState } from "react";
+import { StyleSheet, View } from "react-native";
+import { Banknote, CreditCard } from "lucide-react-native";
+import { v7 as uuid } from "uuid";
+import { balanceOf, readMoney, showMoment, showMoney } from "@mechanon/core";
+import { routes, type BusinessView, type WorkOrderView } from "@mechanon/contract";
+import { call } from "../api/call";
+import { ApiProblem, errorWords } from "../api/problem";
+import { useToday } from "../day/useDay";
+import { keepView, sendCommand } from "../sync/store";
+import { Button } from "../ui/Button";
+import { Choices } from "../ui/Choices";
+import { Field } from "../ui/Field";
+import { Notice } from "../ui/Notice";
+import { Row } from "../ui/Row";
+import { SPACE } from "../ui/theme";
+import { Words } from "../ui/Words";
+import { cashChoices } from "./cashChoices";
+
+/** What is owed, what was paid, and taking money: card through the terminal, or cash with change. */
+export function MoneyPart({ view, business, isUnsent }: { view: WorkOrderView; business: BusinessView; isUnsent: boolean }) {
+  const router = useRouter();
+  const today = useToday();
+  const { state } = view;
+  const balance = balanceOf(state);
+  const [way, setWay] = useState<"card" | "cash" | null>(null);
+  return (
+    <View style={styles.list}>
+      <Row left="Agreed, with taxes" right={showMoney(balance.totalCents)} />
+      {state.payments.map((payment) => {
+        const when = showMoment(payment.at, business.timeZone, today);
+        const card = payment.card ? ` ending ${payment.card.lastFour}` : "";
+        const label = payment.status === "declined" ? `Card declined, ${when}` : `${payment.method === "card" ? `Card${card}` : "Cash"}, ${when}`;
+        return <Row key={`${payment.id}${payment.status}`} tone="muted" left={label} right={payment.status === "declined" ? "–" : showMoney(-payment.amountCents)} />;
+      })}
+      <Row strong rule left={balance.dueCents === 0 && balance.paidCents > 0 ? "Paid in full" : "Due"} right={showMoney(balance.dueCents)} />
+      {view.pendingCharges.map((charge) => (
+        <PendingCharge key={charge.paymentId} workOrderId={state.id} charge={charge} />
+      ))}
+      {balance.dueCents > 0 && view.pendingCharges.length === 0 ? (
+        <>
+          <View style={styles.ways}>
+            <Button icon={CreditCard} label="Card" onPress={() => setWay("card")} style={styles.way} />
+            <Button icon={Banknote} label="Cash" onPress={() => setWay("cash")} style={styles.way} />
+          </View>
+          {way === "card" ? <Card view={view} dueCents={balance.dueCents} isUnsent={isUnsent} /> : null}
+          {way === "cash" ? <Cash workOrderId={state.id} dueCents={balance.dueCents} /> : null}
+        </>
+      ) : null}
+      {balance.paidCents > 0 ? <Button label="Show receipt" onPress={() => router.navigate(`/work/${state.id}/receipt`)} /> : null}
+    </View>
+  );
+}
+
+function useCharge(workOrderId: string): { charge: (paymentId: string, amountCents: number) => Promise<"taken" | "declined" | "unknown" | "refused">; fault: string | null; busy: boolean } {
+  const [fault, setFault] = useState<string | null>(null);
+  const [busy, setBusy] = useState(false);
+  const charge = async (paymentId: string, amountCents: number): Promise<"taken" | "declined" | "unknown" | "refused"> => {
+    setBusy(true);
+    setFault(null);
+    try {
+      const { result, reason, workOrder } = await call(routes.takeCard, { params: { id: workOrderId }, body: { paymentId, amountCents } });
+      keepView(workOrder);
+      if (result === "declined") setFault(`Card declined: ${reason ?? "no reason given"} Nothing was charged. Try another card, or take cash.`);
+      return result;
+    } catch (problem) {
+      setFault(errorWords(problem));
+      const isFinal = problem instanceof ApiProblem && problem.problem.status < 500;
+      if (!isFinal) await call(routes.getWorkOrder, { params: { id: workOrderId } }).then(keepView, () => undefined);
+      return isFinal ? "refused" : "unknown";
+    } finally {
+      setBusy(false);
+    }
+  };
+  return { charge, fault, busy };
+}
+
+function Card({ view, dueCents, isUnsent }: { view: WorkOrderView; dueCents: number; isUnsent: boolean }) {
+  const { charge, fault, busy } = useCharge(view.state.id);
+  // One id for one payment: only a final answer makes room for another.
+  const paymentId = useRef(uuid());
+  const take = async (): Promise<void> => {
+    const result = await charge(paymentId.current, dueCents);
+    if (result !== "unknown") paymentId.current = uuid();
+  };
+  return (
+    <View style={styles.list}>
+      {fault ? <Notice text={fault} /> : null}
+      {isUnsent ? <Words tone="muted">Sending what was done before; then the card can be taken.</Words> : null}
+      <Button kind="next" busy={busy} disabled={isUnsent} label={`Take ${showMoney(dueCents)} by card`} onPress={() => void take()} testID="take-card" />
+      {busy ? <Words tone="muted" role="status">The terminal has the amount. Let the customer tap or insert the card.</Words> : null}
+    </View>
+  );
+}
+
+function PendingCharge({ workOrderId, charge: { paymentId, amountCents } }: { workOrderId: string; charge: WorkOrderView["pendingCharges"][number] }) {
+  const { charge, fault, busy } = useCharge(workOrderId);
+  return (
+    <View style={styles.list}>
+      <Notice text={fault ?? `It is not known whether the card was charged ${showMoney(amountCents)}. Ask the terminal; it will not charge twice.`} />
+      <Button kind="next" busy={busy} label="Ask the terminal again" onPress={() => void charge(paymentId, amountCents)} testID="ask-terminal" />
+    </View>
+  );
+}
+
+function Cash({ workOrderId, dueCents }: { workOrderId: string; dueCents: number }) {
+  const choices = cashChoices(dueCents);
+  const [tendered, setTendered] = useState(dueCents);
+  const [typed, setTyped] = useState("");
+  const own = typed.trim() === "" ? null : readMoney(typed);
+  const given = typed.trim() === "" ? tendered : (own ?? 0);
+  const isEnough = given >= dueCents;
+  return (
+    <View style={styles.list}>
+      <Words strong>Handed over</Words>
+      <Choices label="Handed over" options={choices.map((cents) => ({ value: String(cents), label: showMoney(cents) }))} value={typed === "" ? String(tendered) : null} onChoose={(value) => { setTendered(Number(value)); setTyped(""); }} />
+      <Field label="Another amount" inputMode="decimal" value={typed} onChangeText={setTyped} error={typed.trim() !== "" && own === null ? "an amount looks like 84.50" : !isEnough ? `at least ${showMoney(dueCents)} is needed` : null} />
+      <Row strong left="Change to give back" right={showMoney(Math.max(0, given - dueCents))} />
+      <Button kind="next" disabled={!isEnough} label={`Take ${showMoney(dueCents)} in cash`} onPress={() => sendCommand(workOrderId, { type: "takeCash", paymentId: uuid(), amountCents: dueCents, tenderedCents: given })} testID="take-cash" />
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({ list: { gap: SPACE.m }, ways: { flexDirection: "row", gap: SPACE.s }, way: { flex: 1 } });

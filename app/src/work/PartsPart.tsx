@@ -1,0 +1,111 @@
+import { useQuery } from "@tanstack/react-query";
+import { useRef, useState } from "react";
+import { StyleSheet, View } from "react-native";
+import { v7 as uuid } from "uuid";
+import { approvedJobs, approvedParts, countOf, orderOf, partStatus, showMoney, showMoment, type PartStatus } from "@mechanon/core";
+import { routes, type WorkOrderView } from "@mechanon/contract";
+import { call } from "../api/call";
+import { ApiProblem, errorWords } from "../api/problem";
+import { useToday } from "../day/useDay";
+import { useBusiness } from "../session/useSession";
+import { keepView, sendCommand } from "../sync/store";
+import { Button } from "../ui/Button";
+import { Notice } from "../ui/Notice";
+import { SPACE } from "../ui/theme";
+import { Waiting } from "../ui/Waiting";
+import { Words } from "../ui/Words";
+
+const STATUS_WORDS: Record<PartStatus, string> = { needed: "To be ordered", ordered: "On order", inHand: "In hand", fitted: "Fitted" };
+
+/** The parts of the agreed jobs: where each is, ordering them, taking them in. */
+export function PartsPart({ view, isUnsent }: { view: WorkOrderView; isUnsent: boolean }) {
+  const { state } = view;
+  const today = useToday();
+  const zone = useBusiness()?.timeZone ?? "utc";
+  const needed = approvedParts(state, "needed");
+  const ordered = approvedParts(state, "ordered");
+  const rows = approvedJobs(state).flatMap((job) => job.lines.flatMap((line) => (line.kind === "part" ? [{ line, status: partStatus(state, job, line.id), order: orderOf(state, line.id) }] : [])));
+  if (rows.length === 0) return <Words tone="muted">No agreed job needs a part. Parts show up here once the customer said yes.</Words>;
+  return (
+    <View style={styles.list}>
+      {rows.map(({ line, status, order }) => (
+        <View key={line.id} style={styles.row}>
+          <View style={styles.grow}>
+            <Words>{`${line.quantity} × ${line.description}`}</Words>
+            <Words size="small" tone="muted">
+              {[line.brand, line.partNumber].filter(Boolean).join(" ")}
+            </Words>
+          </View>
+          <View style={styles.grow}>
+            <Words strong align="right">
+              {STATUS_WORDS[status]}
+            </Words>
+            {order ? (
+              <Words size="small" tone="muted" align="right" figures>
+                {[`${order.supplier}, ${order.orderNumber}`, status === "ordered" && order.readyAt ? `ready ${showMoment(order.readyAt, zone, today)}` : ""].filter(Boolean).join(", ")}
+              </Words>
+            ) : null}
+          </View>
+        </View>
+      ))}
+      {needed.length > 0 ? <Order view={view} isUnsent={isUnsent} /> : null}
+      {ordered.length > 0 ? (
+        <Button kind={needed.length > 0 ? "plain" : "next"} label={`Take in ${countOf(ordered.length, "part")}`} onPress={() => sendCommand(state.id, { type: "receiveParts", lineIds: ordered.map(({ id }) => id) })} testID="take-in" />
+      ) : null}
+    </View>
+  );
+}
+
+function Order({ view, isUnsent }: { view: WorkOrderView; isUnsent: boolean }) {
+  const { state } = view;
+  const [fault, setFault] = useState<string | null>(null);
+  const [busy, setBusy] = useState(false);
+  // Kept until an answer is final, so that ordering again after a lost answer orders nothing twice.
+  const orderId = useRef(uuid());
+  const { data, error, refetch } = useQuery({
+    queryKey: ["offers", state.id, view.revision],
+    queryFn: () => call(routes.askSupplier, { params: { id: state.id } }),
+    enabled: !isUnsent,
+  });
+  const available = data?.offers.filter((offer) => offer.available >= offer.quantity) ?? [];
+  const short = data?.offers.filter((offer) => offer.available < offer.quantity) ?? [];
+  const hasCost = available.every(({ costCents }) => costCents !== null);
+  const cost = available.reduce((sum, { costCents, quantity }) => sum + Math.round((costCents ?? 0) * quantity), 0);
+  const order = async (): Promise<void> => {
+    setBusy(true);
+    setFault(null);
+    try {
+      const changed = available.some(({ costChanged }) => costChanged);
+      const { workOrder } = await call(routes.orderParts, { params: { id: state.id }, body: { orderId: orderId.current, lineIds: available.map(({ lineId }) => lineId), acceptChangedCost: changed } });
+      orderId.current = uuid();
+      keepView(workOrder);
+    } catch (problem) {
+      setFault(errorWords(problem));
+      if (problem instanceof ApiProblem && problem.problem.status < 500) {
+        orderId.current = uuid();
+        void refetch();
+      }
+    } finally {
+      setBusy(false);
+    }
+  };
+  if (error) return <Notice text={errorWords(error)} action={{ label: "Ask the supplier again", onPress: () => void refetch() }} />;
+  if (!data) return <Waiting label="Asking the supplier" rows={2} />;
+  return (
+    <View style={styles.list}>
+      <Words strong>{data.supplier}</Words>
+      {available.map((offer) => (
+        <Words key={offer.lineId} figures tone={offer.costChanged ? "alarm" : "muted"}>
+          {[`${offer.quantity} × ${offer.description}`, offer.costCents === null ? "" : `${showMoney(offer.costCents)} each`, offer.costChanged && offer.quotedCostCents !== null ? `was ${showMoney(offer.quotedCostCents)}` : ""].filter(Boolean).join(", ")}
+        </Words>
+      ))}
+      {short.map((offer) => (
+        <Notice key={offer.lineId} text={`${data.supplier} has ${offer.available} of ${offer.quantity} ${offer.description.toLowerCase()}. Leave it for later or buy it elsewhere; the others can be ordered.`} />
+      ))}
+      {fault ? <Notice text={fault} /> : null}
+      {available.length > 0 ? <Button kind="next" busy={busy} label={`Order ${countOf(available.length, "part")}${hasCost ? `, ${showMoney(cost)}` : ""}`} onPress={() => void order()} testID="order-parts" /> : null}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({ list: { gap: SPACE.m }, row: { flexDirection: "row", gap: SPACE.m }, grow: { flex: 1 } });

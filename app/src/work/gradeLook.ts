@@ -1,0 +1,10 @@
+import { CircleCheck, CircleSlash, Eye, Wrench, type LucideIcon } from "lucide-react-native";
+import type { Grade } from "@mechanon/core";
+
+/** Each grade by a shape and a word; color comes after both. */
+export const GRADE_LOOK: Readonly<Record<Grade, { label: string; icon: LucideIcon }>> = {
+  sound: { label: "Sound", icon: CircleCheck },
+  watch: { label: "Watch", icon: Eye },
+  act: { label: "Act now", icon: Wrench },
+  skipped: { label: "Not seen", icon: CircleSlash },
+};
