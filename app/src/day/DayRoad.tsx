@@ -35,7 +35,7 @@ export function DayRoad({ compact = false }: { compact?: boolean }) {
   const visits = data?.visits.filter(({ visit }) => visit.mechanicId === mechanicId) ?? [];
   const pieces = roadOf(visits, business.settings.home, offset === 0 ? now : null);
   return (
-    <ScrollView contentContainerStyle={[styles.content, compact && styles.compact]}>
+    <ScrollView contentContainerStyle={compact ? styles.compact : styles.content}>
       <View style={styles.days}>
         <Press label="Day before" onPress={() => setOffset(offset - 1)} style={styles.arrow}>
           <ChevronLeft size={26} color={colors.petrol} />
@@ -111,8 +111,8 @@ function Stop({ piece, zone }: { piece: Extract<RoadPiece, { kind: "stop" }>; zo
   return (
     <View role="listitem">
       <Press role="link" label={label} onPress={() => first && router.navigate(`/work/${first.id}`)}>
-        <View style={styles.piece}>
-          <View style={styles.time}>
+        <View style={[styles.piece, styles.atTop]}>
+          <View style={[styles.time, styles.beside]}>
             <Words strong figures align="right">
               {showTime(visit.startsAt, zone).replace(/ (am|pm)/, "")}
             </Words>
@@ -124,7 +124,7 @@ function Stop({ piece, zone }: { piece: Extract<RoadPiece, { kind: "stop" }>; zo
             <View style={[styles.lane, { backgroundColor: colors.ink }]} />
             <Svg width={ROAD} height={26} style={styles.mark}>
               <Circle cx={MIDDLE} cy={13} r={9} fill={isOver ? colors.ink : colors.paper} stroke={colors.ink} strokeWidth={3} />
-              {isOver ? <Path d={`M${MIDDLE - 4} 13 l3 3.5 l5 -6`} stroke={colors.paper} strokeWidth={2} fill="none" /> : null}
+              {isOver ? <Path d={`M${MIDDLE - 4.5} 13.5 l3 3 l6 -6.5`} stroke={colors.paper} strokeWidth={2.2} fill="none" strokeLinecap="round" strokeLinejoin="round" /> : null}
               {piece.standing === "onSite" ? <Circle cx={MIDDLE} cy={13} r={4} fill={colors.ink} /> : null}
               {piece.standing === "driving" ? <Path d={`M${MIDDLE - 3} 8 L${MIDDLE + 5} 13 L${MIDDLE - 3} 18 Z`} fill={colors.ink} /> : null}
             </Svg>
@@ -152,15 +152,17 @@ function Stop({ piece, zone }: { piece: Extract<RoadPiece, { kind: "stop" }>; zo
 const ROAD = 34;
 const MIDDLE = ROAD / 2;
 const styles = StyleSheet.create({
-  content: { padding: SPACE.l, gap: SPACE.m, paddingBottom: SPACE.xxl },
-  compact: { padding: SPACE.m },
+  content: { gap: SPACE.m },
+  compact: { gap: SPACE.m, padding: SPACE.m, paddingBottom: SPACE.xxl },
   days: { flexDirection: "row", alignItems: "center" },
   arrow: { alignItems: "center" },
   grow: { flex: 1 },
   piece: { flexDirection: "row", alignItems: "center", gap: SPACE.s },
+  atTop: { alignItems: "flex-start" },
+  beside: { paddingTop: SPACE.s },
   time: { width: 62 },
   node: { width: ROAD, alignSelf: "stretch", alignItems: "center" },
   lane: { position: "absolute", top: 0, bottom: 0, left: MIDDLE - 1, width: 2 },
-  mark: { marginTop: SPACE.m },
+  mark: { marginTop: SPACE.s },
   stop: { flex: 1, paddingVertical: SPACE.s },
 });

@@ -29,7 +29,7 @@ export function OpenWork({ title }: { title: string }) {
   const options = [{ value: "all" as Filter, label: `All ${orders.length}` }, ...groups.map(({ wait, orders: own }) => ({ value: wait as Filter, label: `${WAIT_WORDS[wait].title} ${own.length}` }))];
   return (
     <Screen title={title}>
-      <Heading level={1}>Open work, by what it waits for</Heading>
+      <Heading level={1}>Open work</Heading>
       <Choices label="Waits for" options={options} value={filter} onChoose={setFilter} />
       {error && !data ? <Notice text={errorWords(error)} action={{ label: "Try again", onPress: () => void refetch() }} /> : null}
       {!data && !error ? <Waiting label="Loading open work" /> : null}

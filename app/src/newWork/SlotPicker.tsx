@@ -41,7 +41,7 @@ export function SlotPicker({ business, slot, onChange }: { business: BusinessVie
       {mechanics.length > 1 ? <Choices label="Mechanic" options={mechanics.map(({ id, name }) => ({ value: id, label: name }))} value={mechanicId} onChoose={setMechanicId} /> : null}
       <Choices label="Minutes" options={business.settings.visitMinutes.map((value) => ({ value: String(value), label: `${value} min` }))} value={String(minutes)} onChoose={(value) => setMinutes(Number(value))} />
       {free.length === 0 ? <Words tone="muted">No time is free in working hours on this day; after hours:</Words> : null}
-      <Choices label="Start" options={(free.length > 0 ? free : evening).map((value) => ({ value, label: showTime(value, business.timeZone) }))} value={slot?.startsAt ?? null} onChoose={choose} testID="slot-start" />
+      <Choices label="Start" options={(free.length > 0 ? free : evening).map((value) => ({ value, label: value === now ? "Right now" : showTime(value, business.timeZone) }))} value={slot?.startsAt ?? null} onChoose={choose} testID="slot-start" />
     </View>
   );
 }

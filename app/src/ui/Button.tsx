@@ -33,6 +33,7 @@ export function Button({ label, onPress, kind = "plain", icon: Icon, busy = fals
       style={({ pressed }) => [
         styles.base,
         isNext && [styles.next, { backgroundColor: colors.lime }],
+        kind === "quiet" && styles.quiet,
         kind === "plain" && { borderWidth: 1.5, borderColor: colors.petrol },
         pressed && { opacity: 0.75 },
         disabled && styles.disabled,
@@ -52,6 +53,7 @@ export function Button({ label, onPress, kind = "plain", icon: Icon, busy = fals
 const styles = StyleSheet.create({
   base: { minHeight: MIN_TARGET, borderRadius: 4, paddingHorizontal: SPACE.l, paddingVertical: SPACE.s, justifyContent: "center" },
   next: { minHeight: 60 },
+  quiet: { paddingHorizontal: SPACE.s },
   row: { flexDirection: "row", alignItems: "center", justifyContent: "center", gap: SPACE.s },
   disabled: { opacity: 0.55 },
 });

@@ -1,0 +1,80 @@
+import AxeBuilder from "@axe-core/playwright";
+import { mkdirSync } from "node:fs";
+import { join } from "node:path";
+import { chromium, type Browser, type BrowserContext, type Locator, type Page } from "playwright-core";
+
+export const PHONE = { name: "phone", width: 390, height: 844 } as const;
+export const WIDE = { name: "wide", width: 1280, height: 800 } as const;
+export type Viewport = typeof PHONE | typeof WIDE;
+
+/** Debian's Chromium, without the traffic of its own. */
+export function launchBrowser(): Promise<Browser> {
+  return chromium.launch({
+    executablePath: process.env.CHROMIUM ?? "/usr/bin/chromium",
+    args: ["--no-sandbox", "--disable-gpu", "--disable-background-networking", "--disable-component-update", "--disable-sync", "--no-first-run"],
+  });
+}
+
+/** A person at one screen: taps and letters are counted, and each screen is checked as it is passed. */
+export class Driver {
+  taps = 0;
+  letters = 0;
+  private constructor(
+    readonly page: Page,
+    readonly context: BrowserContext,
+    readonly viewport: Viewport,
+  ) {}
+
+  static async open(browser: Browser, viewport: Viewport, url: string): Promise<Driver> {
+    const context = await browser.newContext({ viewport, reducedMotion: "reduce", hasTouch: viewport === PHONE });
+    const page = await context.newPage();
+    page.setDefaultTimeout(15_000);
+    await page.goto(url);
+    return new Driver(page, context, viewport);
+  }
+
+  async tap(target: Locator): Promise<void> {
+    this.taps += 1;
+    await target.click();
+  }
+
+  async button(name: string | RegExp): Promise<void> {
+    await this.tap(this.page.getByRole("button", { name }).first());
+  }
+
+  async type(label: string | RegExp, text: string): Promise<void> {
+    this.letters += text.length;
+    await this.page.getByRole("textbox", { name: label }).fill(text);
+  }
+
+  /** Draws a signature with the pointer. */
+  async sign(): Promise<void> {
+    const canvas = this.page.getByTestId("signature");
+    await canvas.scrollIntoViewIfNeeded();
+    const box = await canvas.boundingBox();
+    if (!box) throw new Error("no signature field");
+    this.taps += 1;
+    await this.page.mouse.move(box.x + 30, box.y + 100);
+    await this.page.mouse.down();
+    for (let step = 1; step <= 24; step++) await this.page.mouse.move(box.x + 30 + step * 9, box.y + 90 + Math.sin(step / 1.7) * 40 - step);
+    await this.page.mouse.up();
+  }
+
+  /** Keeps a picture where SHOTS names a folder; nothing otherwise. */
+  async picture(name: string): Promise<void> {
+    const folder = process.env.SHOTS;
+    if (!folder) return;
+    mkdirSync(folder, { recursive: true });
+    await this.page.screenshot({ path: join(folder, `${this.viewport.name}-${name}.png`) });
+  }
+
+  /** Violations of WCAG 2.2 AA on the screen as it stands, by rule and place. */
+  async violations(): Promise<string[]> {
+    const { violations } = await new AxeBuilder({ page: this.page }).withTags(["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"]).analyze();
+    return violations.flatMap(({ id, nodes }) => nodes.map((node) => `${id}: ${node.target.join(" ")} ${node.html.slice(0, 160)}`));
+  }
+
+  async close(): Promise<void> {
+    await this.context.close();
+  }
+}

@@ -1,0 +1,191 @@
+import { deflateSync, crc32 } from "node:zlib";
+import type { Browser } from "playwright-core";
+import { Driver, PHONE, WIDE, launchBrowser } from "./driver";
+import { startServers, type Servers } from "./servers";
+
+let servers: Servers;
+let browser: Browser;
+
+beforeAll(async () => {
+  servers = await startServers();
+  browser = await launchBrowser();
+});
+afterAll(async () => {
+  await browser?.close();
+  await servers?.stop();
+});
+
+describe.each([
+  { viewport: PHONE, caller: { name: "ottilie brandt", shown: "Ottilie Brandt", phone: "(360) 555-0141", plate: "fry-5083", car: "2015 Ford Fusion" }, money: "card" },
+  { viewport: WIDE, caller: { name: "Ruben Castell", shown: "Ruben Castell", phone: "360.555.0142", plate: "KLP 7724", car: "2014 Subaru Forester" }, money: "cash" },
+])("a first visit on a $viewport.name screen", ({ viewport, caller, money }) => {
+  it("goes from the call to the paid receipt, and is found again after a restart", async () => {
+    const driver = await Driver.open(browser, viewport, servers.url);
+    const { page } = driver;
+    await checked(driver, "sign-in");
+    await driver.button(/Odile Farrow/);
+
+    // The day, and what is open.
+    await page.getByRole("list", { name: "Stops" }).waitFor();
+    await checked(driver, "day");
+    await driver.tap(page.getByRole("link", { name: "Open", exact: true }));
+    await page.getByRole("heading", { name: "Waits for an answer" }).waitFor();
+    await checked(driver, "open");
+    const signInTaps = driver.taps;
+
+    // The call: who, what, which car, when.
+    await driver.tap(page.getByRole("link", { name: "New", exact: true }));
+    await driver.type("Name or business", caller.name);
+    await driver.type("Phone", caller.phone);
+    await driver.type("Street and number", "27 her");
+    await driver.button(/27 Heron Landing/);
+    await driver.tap(page.getByRole("checkbox", { name: "Brakes grind" }));
+    await driver.type("Plate", caller.plate);
+    await driver.button("Look up the plate");
+    await page.getByText(caller.car).waitFor();
+    await checked(driver, "new-car");
+    await driver.button("Yes, this one");
+    await driver.button("Book a visit now");
+    await driver.tap(page.getByTestId("slot-start").getByRole("radio").first());
+    await checked(driver, "new-ready");
+    await driver.tap(page.getByTestId("save-work"));
+
+    // On site.
+    await page.getByRole("heading", { name: caller.shown, level: 1 }).waitFor();
+    const callTaps = driver.taps - signInTaps;
+    await driver.button("Say I'm on my way");
+    await driver.button("I'm here");
+    const check = page.getByTestId("part-check");
+    await check.getByText("Odometer, miles").waitFor();
+    await driver.type("Odometer, miles", "88120");
+    for (let step = 0; step < 9; step++) await driver.button("Front brake pads Pad less");
+    await page.getByText("2.5 mm").waitFor();
+    await page.getByTestId("photo-frontPads").setInputFiles({ name: "pads.png", mimeType: "image/png", buffer: tinyPng() });
+    await page.getByRole("img", { name: "Front brake pads, photo 1" }).waitFor();
+    await driver.button("Offer front pads and rotors");
+    await driver.tap(page.getByTestId("grade-wipers").getByRole("radio", { name: "Watch" }));
+    await driver.button("Offer wiper blades");
+    await checked(driver, "check");
+    await driver.button("The other 6 points are sound");
+
+    // The quote, with a quantity changed and the margin in sight.
+    await driver.tap(page.getByTestId("part-quote").getByRole("button").first());
+    await driver.button(/1\.6 h Replace front pads and rotors/);
+    await driver.button("Hours of Replace front pads and rotors more");
+    await page.getByText("1.7 h", { exact: true }).first().waitFor();
+    await page.getByText(/^Margin \d/).first().waitFor();
+    await checked(driver, "quote");
+    await driver.button(/^Show quote, \$/);
+
+    // Turned to the customer.
+    await page.getByRole("heading", { name: "What it takes" }).waitFor();
+    await expect(page.getByText(/Margin/).count()).resolves.toBe(0);
+    await driver.tap(page.getByTestId("answer-front-brakes").getByRole("radio", { name: "Yes" }));
+    await driver.tap(page.getByTestId("answer-wipers").getByRole("radio", { name: "Later" }));
+    await driver.sign();
+    await checked(driver, "customer");
+    await driver.tap(page.getByTestId("agree"));
+    await driver.tap(page.getByTestId("hand-back"));
+
+    // Parts from the supplier.
+    await page.getByTestId("order-parts").waitFor();
+    await checked(driver, "parts");
+    await driver.tap(page.getByTestId("order-parts"));
+    await page.getByText(/GH-\d{6}/).first().waitFor();
+    await driver.tap(page.getByTestId("take-in"));
+    await driver.button("Finish 1 job");
+
+    // Money: a declined card first, then the card or cash.
+    await driver.button("Card");
+    await fault("terminal", "declined", 1);
+    await driver.tap(page.getByTestId("take-card"));
+    await page.getByRole("alert").getByText(/Card declined/).waitFor();
+    await checked(driver, "declined");
+    if (money === "card") {
+      await driver.tap(page.getByTestId("take-card"));
+    } else {
+      await driver.button("Cash");
+      await driver.tap(page.getByRole("radiogroup", { name: "Handed over" }).getByRole("radio").last());
+      await checked(driver, "cash");
+      await driver.tap(page.getByTestId("take-cash"));
+    }
+
+    // The receipt, on screen and by text.
+    await driver.tap(page.getByTestId("next-act").filter({ hasText: "Show receipt" }));
+    await page.getByText("Paid in full").waitFor();
+    await checked(driver, "receipt");
+    await driver.tap(page.getByTestId("text-receipt"));
+    await page.getByText("Text sent").waitFor();
+    process.stdout.write(`taps ${viewport.name}: ${JSON.stringify({ call: callTaps, whole: driver.taps - signInTaps, letters: driver.letters })}\n`);
+
+    const link = await lastLinkTo(caller.phone);
+    const phone = await Driver.open(browser, viewport, link);
+    await phone.page.getByText("Paid in full").waitFor();
+    expect(await phone.violations()).toEqual([]);
+    const pdf = await phone.context.request.get(`${link.replace("/r/", "/api/public/receipts/")}/pdf`);
+    expect((await pdf.body()).subarray(0, 5).toString()).toBe("%PDF-");
+    await phone.close();
+
+    // Everything is there again after the server was stopped and started.
+    await servers.stopServer();
+    await servers.startServer();
+    await page.goto(`${servers.url}/find`);
+    await driver.type(/Name, phone/, caller.phone.replace(/\D/g, "").slice(-7));
+    await page.getByRole("link", { name: new RegExp(`${caller.shown}.*Closed`) }).waitFor();
+    await checked(driver, "find");
+    await driver.tap(page.getByRole("link", { name: `Customer ${caller.shown}` }));
+    await page.getByText(caller.car).first().waitFor();
+    await checked(driver, "customer-sheet");
+    await driver.tap(page.getByRole("link", { name: /Work order \d+.*Closed/ }));
+    await page.getByTestId("part-money").getByText(/Paid \$/).waitFor();
+
+    // A second visit on the same work order.
+    await driver.tap(page.getByTestId("part-visits").getByRole("button").first());
+    await driver.button("Book another visit");
+    await driver.tap(page.getByRole("radiogroup", { name: "Day" }).getByRole("radio").nth(2));
+    await driver.tap(page.getByTestId("slot-start").getByRole("radio").first());
+    await driver.tap(page.getByTestId("book-visit"));
+    await page.getByText("Saved", { exact: true }).waitFor();
+    await expect(page.getByTestId("part-visits").getByText("Booked", { exact: true }).count()).resolves.toBe(1);
+    await driver.close();
+  });
+});
+
+/** Looks at a screen as it is passed: no violation, and a picture where one is wanted. */
+async function checked(driver: Driver, name: string): Promise<void> {
+  await driver.picture(name);
+  expect({ screen: name, violations: await driver.violations() }).toEqual({ screen: name, violations: [] });
+}
+
+async function fault(service: string, name: string, times: number): Promise<void> {
+  const response = await fetch(`${servers.standins}/faults`, { method: "POST", headers: { "Content-Type": "application/json" }, body: JSON.stringify({ service, fault: name, times }) });
+  expect(response.status).toBe(204);
+}
+
+async function lastLinkTo(phone: string): Promise<string> {
+  const digits = phone.replace(/\D/g, "");
+  const sent = (await (await fetch(`${servers.standins}/phone.json`)).json()) as { to: string; text: string }[];
+  const text = sent.filter(({ to }) => to.endsWith(digits)).at(-1)?.text ?? "";
+  const link = /https?:\/\/\S+/.exec(text)?.[0];
+  if (!link) throw new Error(`no link in "${text}"`);
+  return link;
+}
+
+/** A picture of two colors, made here so that no binary is kept. */
+function tinyPng(): Buffer {
+  const side = 64;
+  const rows = Buffer.concat(Array.from({ length: side }, (_, y) => Buffer.from([0, ...Array.from({ length: side * 3 }, (_unused, x) => (y > side / 2 ? 90 : 30 + (x % 120)))])));
+  const chunk = (type: string, data: Buffer): Buffer => {
+    const body = Buffer.concat([Buffer.from(type, "latin1"), data]);
+    const out = Buffer.alloc(body.length + 8);
+    out.writeUInt32BE(data.length, 0);
+    body.copy(out, 4);
+    out.writeUInt32BE(crc32(body) >>> 0, body.length + 4);
+    return out;
+  };
+  const header = Buffer.alloc(13);
+  header.writeUInt32BE(side, 0);
+  header.writeUInt32BE(side, 4);
+  header.set([8, 2, 0, 0, 0], 8);
+  return Buffer.concat([Buffer.from([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a]), chunk("IHDR", header), chunk("IDAT", deflateSync(rows)), chunk("IEND", Buffer.alloc(0))]);
+}

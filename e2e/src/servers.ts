@@ -1,0 +1,92 @@
+import { spawn, type ChildProcess } from "node:child_process";
+import { randomBytes } from "node:crypto";
+import { createServer } from "node:net";
+import { join } from "node:path";
+import pg from "pg";
+
+const ROOT = join(__dirname, "..", "..");
+const START_MS = 60_000;
+
+/** A server with a database and stand-ins of its own, on free ports. */
+export interface Servers {
+  url: string;
+  standins: string;
+  stopServer(): Promise<void>;
+  startServer(): Promise<void>;
+  stop(): Promise<void>;
+}
+
+/** Starts everything on a fresh database; needs PG_ADMIN_URL and the built web app. */
+export async function startServers(): Promise<Servers> {
+  const admin = process.env.PG_ADMIN_URL;
+  if (!admin) throw new Error("PG_ADMIN_URL is not set; ./test sets it");
+  const database = `e2e_${randomBytes(6).toString("hex")}`;
+  await query(admin, `create database ${database}`);
+  const [port, standinsPort] = [await freePort(), await freePort()];
+  const url = `http://127.0.0.1:${port}`;
+  const standins = `http://127.0.0.1:${standinsPort}`;
+  const standinsProcess = await run("standins/src/main.ts", { STANDINS_PORT: String(standinsPort) }, "Stand-ins:");
+  const env = { PORT: String(port), DATABASE_URL: `${admin}/${database}`, STANDINS_URL: standins, LOG_LEVEL: "error", OUTSIDE_TIMEOUT_MS: "1500" };
+  let server: ChildProcess | null = null;
+  const servers: Servers = {
+    url,
+    standins,
+    async startServer() {
+      server = await run("server/src/main.ts", env, "Mechanon ready");
+    },
+    async stopServer() {
+      if (server) await end(server);
+      server = null;
+    },
+    async stop() {
+      await servers.stopServer();
+      await end(standinsProcess);
+      await query(admin, `drop database if exists ${database} with (force)`);
+    },
+  };
+  await servers.startServer();
+  return servers;
+}
+
+function run(script: string, env: Record<string, string>, readyMark: string): Promise<ChildProcess> {
+  const child = spawn(process.execPath, ["--import", "tsx", join(ROOT, script)], { cwd: ROOT, env: { ...process.env, ...env }, stdio: ["ignore", "pipe", "pipe"] });
+  let output = "";
+  return new Promise((resolve, reject) => {
+    const timer = setTimeout(() => reject(new Error(`${script} did not get ready:\n${output}`)), START_MS);
+    const hear = (chunk: Buffer): void => {
+      output += chunk.toString();
+      if (!output.includes(readyMark)) return;
+      clearTimeout(timer);
+      resolve(child);
+    };
+    child.stdout.on("data", hear);
+    child.stderr.on("data", hear);
+    child.once("exit", (code) => reject(new Error(`${script} ended with ${code}:\n${output}`)));
+  });
+}
+
+function end(child: ChildProcess): Promise<void> {
+  if (child.exitCode !== null) return Promise.resolve();
+  return new Promise((resolve) => {
+    child.once("exit", () => resolve());
+    child.kill("SIGTERM");
+  });
+}
+
+async function query(adminUrl: string, sql: string): Promise<void> {
+  const client = new pg.Client({ connectionString: `${adminUrl}/postgres` });
+  await client.connect();
+  await client.query(sql);
+  await client.end();
+}
+
+function freePort(): Promise<number> {
+  return new Promise((resolve, reject) => {
+    const probe = createServer();
+    probe.once("error", reject);
+    probe.listen(0, "127.0.0.1", () => {
+      const address = probe.address();
+      probe.close(() => (typeof address === "object" && address ? resolve(address.port) : reject(new Error("no port"))));
+    });
+  });
+}
