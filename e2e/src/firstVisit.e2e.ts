@@ -69,7 +69,6 @@ describe.each([
     await driver.button("The other 6 points are sound");
 
     // The quote, with a quantity changed and the margin in sight.
-    await driver.tap(page.getByTestId("part-quote").getByRole("button").first());
     await driver.button(/1\.6 h Replace front pads and rotors/);
     await driver.button("Hours of Replace front pads and rotors more");
     await page.getByText("1.7 h", { exact: true }).first().waitFor();

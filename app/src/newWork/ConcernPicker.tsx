@@ -19,12 +19,16 @@ export interface ConcernPickerProps {
   onChange: (picked: PickedConcern[]) => void;
 }
 
+const FIRST_SHOWN = 6;
+
 /** What is wrong or wanted: ready phrases to touch, own words for the odd case. */
 export function ConcernPicker({ phrases, picked, onChange }: ConcernPickerProps) {
   const colors = useColors();
   const [typed, setTyped] = useState("");
+  const [showsAll, setShowsAll] = useState(false);
   const wanted = typed.trim().toLowerCase();
-  const shown = phrases.filter(({ text, area }) => wanted === "" || `${text} ${area}`.toLowerCase().includes(wanted));
+  const fitting = phrases.filter(({ text, area }) => wanted === "" || `${text} ${area}`.toLowerCase().includes(wanted));
+  const shown = fitting.filter(({ id }, index) => showsAll || index < FIRST_SHOWN || picked.some(({ phraseId }) => phraseId === id));
   const toggle = ({ id, text, kind }: ConcernPhrase): void => {
     const isPicked = picked.some(({ phraseId }) => phraseId === id);
     onChange(isPicked ? picked.filter(({ phraseId }) => phraseId !== id) : [...picked, { text, kind, phraseId: id }]);
@@ -47,6 +51,7 @@ export function ConcernPicker({ phrases, picked, onChange }: ConcernPickerProps)
             </Press>
           );
         })}
+        {shown.length < fitting.length ? <Button kind="quiet" label={`${fitting.length - shown.length} more`} onPress={() => setShowsAll(true)} /> : null}
       </View>
       {picked
         .filter(({ phraseId }) => phraseId === null)

@@ -74,13 +74,13 @@ export function NewWork() {
         <Button kind="quiet" label="Start over" onPress={() => { clear(); setFaults({}); setFault(null); setBooking(false); }} />
       </View>
       <View style={isWide ? styles.columns : styles.stack}>
-        <View style={styles.part}>
+        <View style={[styles.part, isWide && styles.column]}>
           <Heading level={2}>Who calls</Heading>
           <CallerForm business={business} faults={faults} />
           <Heading level={2}>What for</Heading>
           <ConcernPicker phrases={business.settings.concerns} picked={draft.concerns} onChange={(concerns) => change({ concerns })} />
         </View>
-        <View style={styles.part}>
+        <View style={[styles.part, isWide && styles.column]}>
           <Heading level={2}>Which car</Heading>
           <CarForm business={business} fault={faults.car} />
           <Heading level={2}>When</Heading>
@@ -102,5 +102,6 @@ const styles = StyleSheet.create({
   head: { flexDirection: "row", justifyContent: "space-between", alignItems: "center", flexWrap: "wrap" },
   stack: { gap: SPACE.xl },
   columns: { flexDirection: "row", gap: SPACE.xxl },
-  part: { flex: 1, gap: SPACE.m, minWidth: 0 },
+  part: { gap: SPACE.m },
+  column: { flex: 1, minWidth: 0 },
 });

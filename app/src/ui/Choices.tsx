@@ -32,7 +32,7 @@ export function Choices<T extends string>({ label, options, value, onChoose, eve
             onPress={() => onChoose(option)}
             style={[styles.option, even && styles.even, { borderColor: isChosen ? colors.petrol : colors.muted, backgroundColor: isChosen ? colors.petrol : colors.paper }]}
           >
-            <View style={styles.inside}>
+            <View style={[styles.inside, even && Icon ? styles.stacked : undefined]}>
               {Icon ? <Icon size={20} color={isChosen ? colors.onPetrol : colors.ink} /> : null}
               <Words tone={isChosen ? "onPetrol" : "ink"} strong={isChosen} align="center">
                 {name}
@@ -50,5 +50,6 @@ const styles = StyleSheet.create({
   wrap: { flexWrap: "wrap" },
   option: { borderWidth: 1.5, borderRadius: 4, paddingHorizontal: SPACE.m, paddingVertical: SPACE.xs },
   even: { flex: 1, paddingHorizontal: SPACE.xs },
-  inside: { flexDirection: "row", gap: 6, alignItems: "center", justifyContent: "center", flexWrap: "wrap" },
+  inside: { flexDirection: "row", gap: 6, alignItems: "center", justifyContent: "center" },
+  stacked: { flexDirection: "column", gap: 2 },
 });

@@ -43,7 +43,7 @@ export function LineEditor({ workOrderId, line, unitPriceCents, onDone }: { work
         </Words>
       ) : null}
       <View style={styles.acts}>
-        <Button kind="quiet" label={`Remove ${line.description.toLowerCase()}`} onPress={() => sendCommand(workOrderId, { type: "removeLine", lineId: line.id })} />
+        <Button kind="quiet" label="Remove this line" onPress={() => sendCommand(workOrderId, { type: "removeLine", lineId: line.id })} />
         <Button label="Done" onPress={() => { savePrice(); onDone(); }} />
       </View>
     </View>

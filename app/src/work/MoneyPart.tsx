@@ -1,12 +1,12 @@
 import { useRouter } from "expo-router";
-import { useRef, useState } from "react";
+import { useState } from "react";
 import { StyleSheet, View } from "react-native";
 import { Banknote, CreditCard } from "lucide-react-native";
 import { v7 as uuid } from "uuid";
 import { balanceOf, readMoney, showMoment, showMoney } from "@mechanon/core";
 import { routes, type BusinessView, type WorkOrderView } from "@mechanon/contract";
 import { call } from "../api/call";
-import { ApiProblem, errorWords } from "../api/problem";
+import { errorWords } from "../api/problem";
 import { useToday } from "../day/useDay";
 import { keepView, sendCommand } from "../sync/store";
 import { Button } from "../ui/Button";
@@ -25,6 +25,10 @@ export function MoneyPart({ view, business, isUnsent }: { view: WorkOrderView; b
   const { state } = view;
   const balance = balanceOf(state);
   const [way, setWay] = useState<"card" | "cash" | null>(null);
+  // Held here, since asking and answering come and go below it.
+  const { charge, fault, busy } = useCharge(state.id);
+  // While the terminal is being asked, the charge in flight is not an open question yet.
+  const pending = busy ? [] : view.pendingCharges;
   return (
     <View style={styles.list}>
       <Row left="Agreed, with taxes" right={showMoney(balance.totalCents)} />
@@ -35,16 +39,20 @@ export function MoneyPart({ view, business, isUnsent }: { view: WorkOrderView; b
         return <Row key={`${payment.id}${payment.status}`} tone="muted" left={label} right={payment.status === "declined" ? "–" : showMoney(-payment.amountCents)} />;
       })}
       <Row strong rule left={balance.dueCents === 0 && balance.paidCents > 0 ? "Paid in full" : "Due"} right={showMoney(balance.dueCents)} />
-      {view.pendingCharges.map((charge) => (
-        <PendingCharge key={charge.paymentId} workOrderId={state.id} charge={charge} />
+      {fault ? <Notice text={fault} /> : null}
+      {pending.map(({ paymentId, amountCents }) => (
+        <View key={paymentId} style={styles.list}>
+          {fault ? null : <Notice text={`It is not known whether the card was charged ${showMoney(amountCents)}. Ask the terminal; it will not charge twice.`} />}
+          <Button kind="next" label="Ask the terminal again" onPress={() => void charge(paymentId, amountCents)} testID="ask-terminal" />
+        </View>
       ))}
-      {balance.dueCents > 0 && view.pendingCharges.length === 0 ? (
+      {balance.dueCents > 0 && pending.length === 0 ? (
         <>
           <View style={styles.ways}>
             <Button icon={CreditCard} label="Card" onPress={() => setWay("card")} style={styles.way} />
             <Button icon={Banknote} label="Cash" onPress={() => setWay("cash")} style={styles.way} />
           </View>
-          {way === "card" ? <Card view={view} dueCents={balance.dueCents} isUnsent={isUnsent} /> : null}
+          {way === "card" ? <Card charge={charge} busy={busy} dueCents={balance.dueCents} isUnsent={isUnsent} /> : null}
           {way === "cash" ? <Cash workOrderId={state.id} dueCents={balance.dueCents} /> : null}
         </>
       ) : null}
@@ -53,22 +61,20 @@ export function MoneyPart({ view, business, isUnsent }: { view: WorkOrderView; b
   );
 }
 
-function useCharge(workOrderId: string): { charge: (paymentId: string, amountCents: number) => Promise<"taken" | "declined" | "unknown" | "refused">; fault: string | null; busy: boolean } {
+/** Takes a card; an unknown outcome leaves a pending charge on the work order, which is asked about with its own id. */
+function useCharge(workOrderId: string): { charge: (paymentId: string, amountCents: number) => Promise<void>; fault: string | null; busy: boolean } {
   const [fault, setFault] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
-  const charge = async (paymentId: string, amountCents: number): Promise<"taken" | "declined" | "unknown" | "refused"> => {
+  const charge = async (paymentId: string, amountCents: number): Promise<void> => {
     setBusy(true);
     setFault(null);
     try {
       const { result, reason, workOrder } = await call(routes.takeCard, { params: { id: workOrderId }, body: { paymentId, amountCents } });
       keepView(workOrder);
       if (result === "declined") setFault(`Card declined: ${reason ?? "no reason given"} Nothing was charged. Try another card, or take cash.`);
-      return result;
     } catch (problem) {
       setFault(errorWords(problem));
-      const isFinal = problem instanceof ApiProblem && problem.problem.status < 500;
-      if (!isFinal) await call(routes.getWorkOrder, { params: { id: workOrderId } }).then(keepView, () => undefined);
-      return isFinal ? "refused" : "unknown";
+      await call(routes.getWorkOrder, { params: { id: workOrderId } }).then(keepView, () => undefined);
     } finally {
       setBusy(false);
     }
@@ -76,30 +82,19 @@ function useCharge(workOrderId: string): { charge: (paymentId: string, amountCen
   return { charge, fault, busy };
 }
 
-function Card({ view, dueCents, isUnsent }: { view: WorkOrderView; dueCents: number; isUnsent: boolean }) {
-  const { charge, fault, busy } = useCharge(view.state.id);
-  // One id for one payment: only a final answer makes room for another.
-  const paymentId = useRef(uuid());
-  const take = async (): Promise<void> => {
-    const result = await charge(paymentId.current, dueCents);
-    if (result !== "unknown") paymentId.current = uuid();
-  };
-  return (
-    <View style={styles.list}>
-      {fault ? <Notice text={fault} /> : null}
-      {isUnsent ? <Words tone="muted">Sending what was done before; then the card can be taken.</Words> : null}
-      <Button kind="next" busy={busy} disabled={isUnsent} label={`Take ${showMoney(dueCents)} by card`} onPress={() => void take()} testID="take-card" />
-      {busy ? <Words tone="muted" role="status">The terminal has the amount. Let the customer tap or insert the card.</Words> : null}
-    </View>
-  );
+interface CardProps {
+  charge: ReturnType<typeof useCharge>["charge"];
+  busy: boolean;
+  dueCents: number;
+  isUnsent: boolean;
 }
 
-function PendingCharge({ workOrderId, charge: { paymentId, amountCents } }: { workOrderId: string; charge: WorkOrderView["pendingCharges"][number] }) {
-  const { charge, fault, busy } = useCharge(workOrderId);
+function Card({ charge, busy, dueCents, isUnsent }: CardProps) {
   return (
     <View style={styles.list}>
-      <Notice text={fault ?? `It is not known whether the card was charged ${showMoney(amountCents)}. Ask the terminal; it will not charge twice.`} />
-      <Button kind="next" busy={busy} label="Ask the terminal again" onPress={() => void charge(paymentId, amountCents)} testID="ask-terminal" />
+      {isUnsent ? <Words tone="muted">Sending what was done before; then the card can be taken.</Words> : null}
+      <Button kind="next" busy={busy} disabled={isUnsent} label={`Take ${showMoney(dueCents)} by card`} onPress={() => void charge(uuid(), dueCents)} testID="take-card" />
+      {busy ? <Words tone="muted" role="status">The terminal has the amount. Let the customer tap or insert the card.</Words> : null}
     </View>
   );
 }

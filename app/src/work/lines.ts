@@ -1,4 +1,4 @@
-import { approvedParts, balanceOf, countOf, openPoints, quoteTotalCents, showMoment, showMoney, visitStanding, type InspectionPoint } from "@mechanon/core";
+import { approvedJobs, approvedParts, balanceOf, countOf, openPoints, quoteTotalCents, showMoment, showMoney, visitStanding, type InspectionPoint } from "@mechanon/core";
 import type { WorkOrderView } from "@mechanon/contract";
 import type { SheetPart } from "./parts";
 
@@ -14,14 +14,15 @@ export function sheetLines(view: WorkOrderView, points: readonly InspectionPoint
   const open = openPoints(points, state.findings).length;
   const ordered = approvedParts(state, "ordered").length;
   const needed = approvedParts(state, "needed").length;
-  const done = state.jobs.filter(({ finishedAt }) => finishedAt !== null).length;
+  const agreed = approvedJobs(state);
+  const done = agreed.filter(({ finishedAt }) => finishedAt !== null).length;
   const balance = balanceOf(state);
   return {
     visits: last ? [showMoment(last.startsAt, zone, today), VISIT_WORDS[visitStanding(last)]].filter(Boolean).join(", ") : "No visit yet",
     check: state.findings.length === 0 ? "Not started" : [open > 0 ? `${open} open` : "All checked", bad > 0 ? `${bad} act now` : "", watch > 0 ? `${watch} to watch` : ""].filter(Boolean).join(", "),
     quote: state.jobs.length === 0 ? "No job yet" : `${countOf(state.jobs.length, "job")}, ${showMoney(quoteTotalCents(state))}`,
     parts: needed + ordered === 0 ? (state.received.length > 0 ? "All in hand" : "None") : [needed > 0 ? `${needed} to order` : "", ordered > 0 ? `${ordered} on order` : ""].filter(Boolean).join(", "),
-    work: state.jobs.length === 0 ? "No job yet" : `${done} of ${countOf(state.jobs.length, "job")} finished`,
+    work: agreed.length === 0 ? "Nothing agreed yet" : `${done} of ${countOf(agreed.length, "job")} finished`,
     money: balance.totalCents === 0 ? "Nothing agreed yet" : balance.dueCents === 0 ? `Paid ${showMoney(balance.paidCents)}` : `${showMoney(balance.dueCents)} due`,
   };
 }

@@ -38,8 +38,7 @@ export async function takeCard(deps: Deps, scope: Scope, workOrderId: string, { 
 async function registerCharge({ db }: Deps, scope: Scope, workOrderId: string, paymentId: string, amountCents: number): Promise<CardCharge> {
   const { businessId } = scope;
   return db.transaction(async (transaction) => {
-    const row = await findWorkOrder(scope, workOrderId, transaction);
-    await row.reload({ lock: transaction.LOCK.UPDATE, transaction });
+    const row = await findWorkOrder(scope, workOrderId, transaction, "locked");
     const before = await CardCharge.findOne({ where: { businessId, id: paymentId }, transaction });
     if (before) {
       if (before.workOrderId !== workOrderId || before.amountCents !== amountCents) throw new AppError("command/id-reused", "This payment id was used for another payment. Nothing was charged.");

@@ -18,8 +18,8 @@ export interface WorkOrderCommandSent {
 }
 
 /** @throws {AppError} `work-order/not-found`, also for another business's. */
-export async function findWorkOrder({ businessId }: Pick<Scope, "businessId">, id: string, transaction?: Transaction): Promise<WorkOrderRow> {
-  const row = await WorkOrderRow.findOne({ where: { businessId, id }, transaction });
+export async function findWorkOrder({ businessId }: Pick<Scope, "businessId">, id: string, transaction?: Transaction, lock?: "locked"): Promise<WorkOrderRow> {
+  const row = await WorkOrderRow.findOne({ where: { businessId, id }, transaction, lock: lock === "locked" ? transaction?.LOCK.UPDATE : undefined });
   if (!row) throw new AppError("work-order/not-found", "This work order is not kept here. Find it by its number, the name or the plate.");
   return row;
 }

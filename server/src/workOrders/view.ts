@@ -26,6 +26,7 @@ export async function viewWorkOrder(scope: Scope, id: string): Promise<WorkOrder
     vehicle: toVehicle(vehicle),
     visits: visits.get(id) ?? [],
     messages: messages.map(({ id: messageId, text, status, createdAt, lastError }) => ({ id: messageId, text, status, at: createdAt.toISOString(), lastError })),
-    pendingCharges: charges.map(({ id: paymentId, amountCents, askedAt }) => ({ paymentId, amountCents, at: askedAt.toISOString() })),
+    // A charge whose outcome is on the work order already only waits for its own row to be closed.
+    pendingCharges: charges.filter((charge) => !row.state.payments.some((payment) => payment.id === charge.id)).map(({ id: paymentId, amountCents, askedAt }) => ({ paymentId, amountCents, at: askedAt.toISOString() })),
   };
 }

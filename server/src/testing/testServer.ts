@@ -1,0 +1,150 @@
+import { randomBytes } from "node:crypto";
+import { spawn, type ChildProcess } from "node:child_process";
+import { join } from "node:path";
+import pg from "pg";
+import { v7 as uuid } from "uuid";
+import type { WorkOrderSummary, WorkOrderView } from "@mechanon/contract";
+import { readConfig } from "../config";
+import { start, type Running } from "../start";
+
+const ROOT = join(__dirname, "..", "..", "..");
+
+/** What an HTTP answer holds, for tests. */
+export interface Answer<T = unknown> {
+  status: number;
+  body: T;
+  headers: Headers;
+}
+
+/** A person with a session. */
+export interface Person {
+  get<T>(path: string): Promise<Answer<T>>;
+  post<T>(path: string, body: unknown, headers?: Record<string, string>): Promise<Answer<T>>;
+  send<T>(method: string, path: string, body?: unknown, headers?: Record<string, string>): Promise<Answer<T>>;
+  cookie: string;
+}
+
+/** A real server on a real database with the stand-ins beside it. */
+export interface TestServer {
+  running: Running;
+  /** A second server on the same database. */
+  startSecond(): Promise<Running>;
+  signIn(login?: string, url?: string): Promise<Person>;
+  stranger(url?: string): Person;
+  fault(service: string, fault: string, times?: number): Promise<void>;
+  sentMessages(): Promise<{ to: string; text: string }[]>;
+  stopStandins(): Promise<void>;
+  stop(): Promise<void>;
+}
+
+const PASSWORDS: Record<string, string> = { odile: "lantern-7", tomas: "anchor-22", wren: "ledger-5" };
+
+/** Starts a server for one test file; needs PG_ADMIN_URL. */
+export async function startTestServer(): Promise<TestServer> {
+  const admin = process.env.PG_ADMIN_URL;
+  if (!admin) throw new Error("PG_ADMIN_URL is not set; ./test sets it");
+  const database = `test_${randomBytes(6).toString("hex")}`;
+  await query(admin, `create database ${database}`);
+  const standins = await startStandins();
+  const config = readConfig({ PORT: "0", DATABASE_URL: `${admin}/${database}`, STANDINS_URL: standins.url, LOG_LEVEL: "silent", OUTSIDE_TIMEOUT_MS: "400", WEB_DIR: "/nonexistent" });
+  const running = await start(config);
+  const started = [running];
+  const server: TestServer = {
+    running,
+    async startSecond() {
+      const second = await start(config);
+      started.push(second);
+      return second;
+    },
+    async signIn(login = "odile", url = running.url) {
+      const answer = await request(url, "POST", "/api/session", { login, password: PASSWORDS[login] }, {});
+      if (answer.status !== 200) throw new Error(`sign-in failed with ${answer.status}`);
+      return person(url, (answer.headers.get("set-cookie") ?? "").split(";")[0] ?? "");
+    },
+    stranger: (url = running.url) => person(url, ""),
+    async fault(service, fault, times) {
+      const { status } = await request(standins.url, "POST", "/faults", { service, fault, ...(times === undefined ? {} : { times }) }, {});
+      if (status !== 204) throw new Error(`no such fault: ${service} ${fault}`);
+    },
+    sentMessages: async () => (await request<{ to: string; text: string }[]>(standins.url, "GET", "/phone.json", undefined, {})).body,
+    stopStandins: () => end(standins.child),
+    async stop() {
+      for (const each of started) await each.stop();
+      await end(standins.child);
+      await query(admin, `drop database if exists ${database} with (force)`);
+    },
+  };
+  return server;
+}
+
+/** A work order of the demo, by its customer's name. */
+export async function findOrder(who: Person, customerName: string): Promise<WorkOrderSummary> {
+  const { body } = await who.get<{ workOrders: WorkOrderSummary[] }>(`/api/search?q=${encodeURIComponent(customerName)}`);
+  const order = body.workOrders[0];
+  if (!order) throw new Error(`the demo has no work order for ${customerName}`);
+  return order;
+}
+
+export interface Outcomes {
+  outcomes: { id: string; outcome: string; refusal: string | null; conflicts: string[] }[];
+  workOrder: WorkOrderView;
+}
+
+/** Sends one command to a work order. */
+export function sendCommand(who: Person, workOrderId: string, command: object, id: string = uuid()): Promise<Answer<Outcomes>> {
+  return who.post<Outcomes>(`/api/work-orders/${workOrderId}/commands`, { commands: [{ id, at: new Date().toISOString(), command }] });
+}
+
+/** Waits until something holds, asking again and again. */
+export async function until<T>(ask: () => Promise<T>, holds: (value: T) => boolean, tries = 100): Promise<T> {
+  for (let attempt = 0; attempt < tries; attempt++) {
+    const value = await ask();
+    if (holds(value)) return value;
+    await new Promise((resolve) => setTimeout(resolve, 100));
+  }
+  throw new Error("it never came to hold");
+}
+
+function person(url: string, cookie: string): Person {
+  const send = <T>(method: string, path: string, body?: unknown, headers: Record<string, string> = {}): Promise<Answer<T>> => request<T>(url, method, path, body, { ...(cookie ? { Cookie: cookie } : {}), ...headers });
+  return { cookie, send, get: (path) => send("GET", path), post: (path, body, headers) => send("POST", path, body, headers) };
+}
+
+async function request<T>(url: string, method: string, path: string, body: unknown, headers: Record<string, string>): Promise<Answer<T>> {
+  const isRaw = typeof body === "string" || body instanceof Uint8Array;
+  const response = await fetch(url + path, {
+    method,
+    headers: { ...(body === undefined || isRaw ? {} : { "Content-Type": "application/json" }), ...headers },
+    ...(body === undefined ? {} : { body: isRaw ? body : JSON.stringify(body) }),
+  });
+  const text = await response.text();
+  const isJson = (response.headers.get("content-type") ?? "").includes("json");
+  return { status: response.status, body: (isJson && text !== "" ? JSON.parse(text) : text) as T, headers: response.headers };
+}
+
+async function startStandins(): Promise<{ url: string; child: ChildProcess }> {
+  const child = spawn(process.execPath, ["--import", "tsx", join(ROOT, "standins/src/main.ts")], { cwd: ROOT, env: { ...process.env, STANDINS_PORT: "0" }, stdio: ["ignore", "pipe", "inherit"] });
+  const url = await new Promise<string>((resolve, reject) => {
+    child.stdout?.on("data", (chunk: Buffer) => {
+      const match = /http:\/\/\S+/.exec(chunk.toString());
+      if (match) resolve(match[0]);
+    });
+    child.once("exit", () => reject(new Error("the stand-ins did not start")));
+  });
+  return { url, child };
+}
+
+function end(child: ChildProcess): Promise<void> {
+  if (child.exitCode !== null || child.signalCode !== null) return Promise.resolve();
+  return new Promise((resolve) => {
+    child.once("exit", () => resolve());
+    child.kill("SIGKILL");
+  });
+}
+
+async function query(adminUrl: string, sql: string): Promise<void> {
+  const client = new pg.Client({ connectionString: `${adminUrl}/postgres` });
+  await client.connect();
+  await client.query(sql);
+  await client.end();
+}
