@@ -4,8 +4,7 @@ import { readVinTable, type VinContext } from "@mechanon/core/vin";
 import { VIN_TABLE_FILE } from "./vinTableFile";
 
 let context: VinContext | null = null;
-const vinContext = (): VinContext =>
-  (context ??= { table: readVinTable(readFileSync(VIN_TABLE_FILE)), currentYear: new Date().getFullYear() });
+const vinContext = (): VinContext => (context ??= { table: readVinTable(readFileSync(VIN_TABLE_FILE)), currentYear: new Date().getFullYear() });
 
 /** Answers `npm run -s calc -- NAME [--lines]` from standard input; see docs/calc.md. */
 function main(): void {

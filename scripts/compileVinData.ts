@@ -66,10 +66,8 @@ function readLookups(db: Database): Lookup {
     names.set(id, map);
   });
   const models = new Map<string, string>();
-  each(
-    db,
-    "select mo.Id, ma.Name, mo.Name from Model mo left join Make_Model mm on mm.ModelId = mo.Id left join Make ma on ma.Id = mm.MakeId",
-    ([id, make, model]) => models.set(String(id), `${clean(String(make ?? ""))}\t${clean(String(model))}`),
+  each(db, "select mo.Id, ma.Name, mo.Name from Model mo left join Make_Model mm on mm.ModelId = mo.Id left join Make ma on ma.Id = mm.MakeId", ([id, make, model]) =>
+    models.set(String(id), `${clean(String(make ?? ""))}\t${clean(String(model))}`),
   );
   names.set(28, models);
   return (elementId, attributeId) => {

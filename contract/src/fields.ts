@@ -12,7 +12,7 @@ export const textField = (most: number) =>
     .trim()
     .max(most, `at most ${most} characters`)
     // PostgreSQL cannot store U+0000, and no name holds the other controls.
-    .refine((value) => !/[\u0000-\u0008\u000B\u000C\u000E-\u001F]/.test(value), "contains characters that cannot be stored"); // eslint-disable-line no-control-regex
+    .refine((value) => !/[\u0000-\u0008\u000B\u000C\u000E-\u001F]/.test(value), "contains characters that cannot be stored");
 
 /** A phone in any format, stored as E.164; empty is none. */
 export const phoneField = z

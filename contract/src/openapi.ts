@@ -36,7 +36,9 @@ function describe(operationId: string, route: Route): ZodOpenApiOperationObject 
       ...(headers ? { header: headers } : {}),
     },
     ...(route.body ? { requestBody: { required: true, content: { "application/json": { schema: route.body } } } } : {}),
-    ...(operationId === "putPhoto" ? { requestBody: { required: true, content: Object.fromEntries(PHOTO_TYPES.map((type) => [type, { schema: { type: "string" as const, format: "binary" } }])) } } : {}),
+    ...(operationId === "putPhoto"
+      ? { requestBody: { required: true, content: Object.fromEntries(PHOTO_TYPES.map((type) => [type, { schema: { type: "string" as const, format: "binary" } }])) } }
+      : {}),
     responses: {
       [status]: route.answer ? { description: "Done", content: { "application/json": { schema: route.answer } } } : { description: "Done" },
       default: { description: "A problem", ...problems },

@@ -4,7 +4,12 @@ export type Method = "get" | "post" | "patch" | "delete";
 type Schema = z.ZodType;
 
 /** One route of the wire: what it takes and gives. */
-export interface Route<P extends Schema | null = Schema | null, Q extends Schema | null = Schema | null, B extends Schema | null = Schema | null, R extends Schema | null = Schema | null> {
+export interface Route<
+  P extends Schema | null = Schema | null,
+  Q extends Schema | null = Schema | null,
+  B extends Schema | null = Schema | null,
+  R extends Schema | null = Schema | null,
+> {
   method: Method;
   /** With `:name` for parameters, from `/api` on. */
   path: string;

@@ -2,7 +2,14 @@ import { z } from "zod";
 import { route } from "./route";
 
 export const systemRoutes = {
-  health: route({ method: "get", path: "/api/health", area: "system", summary: "Whether the server and its database answer", open: true, answer: z.object({ status: z.enum(["ok", "degraded"]), database: z.enum(["ok", "unreachable"]), version: z.string() }) }),
+  health: route({
+    method: "get",
+    path: "/api/health",
+    area: "system",
+    summary: "Whether the server and its database answer",
+    open: true,
+    answer: z.object({ status: z.enum(["ok", "degraded"]), database: z.enum(["ok", "unreachable"]), version: z.string() }),
+  }),
   openapi: route({ method: "get", path: "/api/openapi.json", area: "system", summary: "This description", open: true }),
   events: route({ method: "get", path: "/api/events", area: "system", summary: "Server-sent events: which work orders and visits changed" }),
 };

@@ -32,5 +32,20 @@ export { clientWorkOrderCommand, workOrderCommand, type ClientWorkOrderCommand, 
 export { nextAct, type NextAct } from "./workOrders/nextAct";
 export { approvedParts, orderOf, partStatus, type PartStatus } from "./workOrders/partStatus";
 export { REFUSAL_CODES, Refusal, type RefusalCode } from "./workOrders/refusal";
-export { ANSWERS, GRADES, workOrderState, type Answer, type Approval, type Concern, type Conflict, type Finding, type Grade, type Job, type PartsOrder, type Payment, type Signature, type WorkOrderState } from "./workOrders/state";
+export {
+  ANSWERS,
+  GRADES,
+  workOrderState,
+  type Answer,
+  type Approval,
+  type Concern,
+  type Conflict,
+  type Finding,
+  type Grade,
+  type Job,
+  type PartsOrder,
+  type Payment,
+  type Signature,
+  type WorkOrderState,
+} from "./workOrders/state";
 export { WAITS, waitingOf, type Wait, type Waiting } from "./workOrders/waiting";

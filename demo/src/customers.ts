@@ -20,7 +20,16 @@ export interface DemoCustomer {
   taxExempt?: boolean;
 }
 
-const car = (key: string, vin: string | null, plate: string, year: number, make: string, model: string, engine: string | null, color: string): DemoCar => ({ key, vin, plate, year, make, model, engine, color });
+const car = (key: string, vin: string | null, plate: string, year: number, make: string, model: string, engine: string | null, color: string): DemoCar => ({
+  key,
+  vin,
+  plate,
+  year,
+  make,
+  model,
+  engine,
+  color,
+});
 
 export const CUSTOMERS: DemoCustomer[] = [
   { key: "maren", name: "Maren Oyelaran", phone: "+13605550111", email: "maren@example.com", houseNumber: 18, street: "Heron Landing", cars: [car("maren-accord", "1HGCV1F34KA048217", "LRK1204", 2019, "Honda", "Accord", "1.5 L 4 cyl", "Gray")] },

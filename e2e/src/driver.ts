@@ -43,6 +43,8 @@ export class Driver {
   }
 
   async type(label: string | RegExp, text: string): Promise<void> {
+    // A field has to be touched before it is typed in.
+    this.taps += 1;
     this.letters += text.length;
     await this.page.getByRole("textbox", { name: label }).fill(text);
   }

@@ -3,6 +3,10 @@ import type { Browser } from "playwright-core";
 import { Driver, PHONE, WIDE, launchBrowser } from "./driver";
 import { startServers, type Servers } from "./servers";
 
+/** Tap budgets: the call up to the saved work order, and the whole visit up to the texted receipt. */
+const CALL_TAPS = 12;
+const WHOLE_TAPS = 48;
+
 let servers: Servers;
 let browser: Browser;
 
@@ -72,7 +76,10 @@ describe.each([
     await driver.button(/1\.6 h Replace front pads and rotors/);
     await driver.button("Hours of Replace front pads and rotors more");
     await page.getByText("1.7 h", { exact: true }).first().waitFor();
-    await page.getByText(/^Margin \d/).first().waitFor();
+    await page
+      .getByText(/^Margin \d/)
+      .first()
+      .waitFor();
     await checked(driver, "quote");
     await driver.button(/^Show quote, \$/);
 
@@ -90,7 +97,10 @@ describe.each([
     await page.getByTestId("order-parts").waitFor();
     await checked(driver, "parts");
     await driver.tap(page.getByTestId("order-parts"));
-    await page.getByText(/GH-\d{6}/).first().waitFor();
+    await page
+      .getByText(/GH-\d{6}/)
+      .first()
+      .waitFor();
     await driver.tap(page.getByTestId("take-in"));
     await driver.button("Finish 1 job");
 
@@ -98,7 +108,10 @@ describe.each([
     await driver.button("Card");
     await fault("terminal", "declined", 1);
     await driver.tap(page.getByTestId("take-card"));
-    await page.getByRole("alert").getByText(/Card declined/).waitFor();
+    await page
+      .getByRole("alert")
+      .getByText(/Card declined/)
+      .waitFor();
     await checked(driver, "declined");
     if (money === "card") {
       await driver.tap(page.getByTestId("take-card"));
@@ -115,6 +128,10 @@ describe.each([
     await checked(driver, "receipt");
     await driver.tap(page.getByTestId("text-receipt"));
     await page.getByText("Text sent").waitFor();
+    await driver.tap(page.getByTestId("leave"));
+    await page.getByRole("list", { name: "Stops" }).waitFor();
+    expect(callTaps).toBeLessThanOrEqual(CALL_TAPS);
+    expect(driver.taps - signInTaps).toBeLessThanOrEqual(WHOLE_TAPS);
     process.stdout.write(`taps ${viewport.name}: ${JSON.stringify({ call: callTaps, whole: driver.taps - signInTaps, letters: driver.letters })}\n`);
 
     const link = await lastLinkTo(caller.phone);
@@ -136,7 +153,10 @@ describe.each([
     await page.getByText(caller.car).first().waitFor();
     await checked(driver, "customer-sheet");
     await driver.tap(page.getByRole("link", { name: /Work order \d+.*Closed/ }));
-    await page.getByTestId("part-money").getByText(/Paid \$/).waitFor();
+    await page
+      .getByTestId("part-money")
+      .getByText(/Paid \$/)
+      .waitFor();
 
     // A second visit on the same work order.
     await driver.tap(page.getByTestId("part-visits").getByRole("button").first());
@@ -157,7 +177,11 @@ async function checked(driver: Driver, name: string): Promise<void> {
 }
 
 async function fault(service: string, name: string, times: number): Promise<void> {
-  const response = await fetch(`${servers.standins}/faults`, { method: "POST", headers: { "Content-Type": "application/json" }, body: JSON.stringify({ service, fault: name, times }) });
+  const response = await fetch(`${servers.standins}/faults`, {
+    method: "POST",
+    headers: { "Content-Type": "application/json" },
+    body: JSON.stringify({ service, fault: name, times }),
+  });
   expect(response.status).toBe(204);
 }
 

@@ -28,7 +28,7 @@ export interface Config {
 }
 
 /** Reads the environment once, at start. @throws {z.ZodError} naming what does not fit. */
-export function readConfig(env: NodeJS.ProcessEnv): Config {
+export function readConfig(env: Readonly<Record<string, string | undefined>>): Config {
   const read = environment.parse(env);
   return {
     port: read.PORT,

@@ -9,7 +9,9 @@ import { registerOf, stockOf, type RegisterEntry, type StockItem } from "./data"
 const SLOW_MS = 4000;
 
 /** The outside world in small: plate register, parts supplier, card terminal, messages; each with switchable faults. */
-export function createStandins(data: { register: RegisterEntry[]; stock: Map<string, StockItem>; supplier: string; readyInMinutes: number } = { register: registerOf(), ...stockOf() }): Express {
+export function createStandins(
+  data: { register: RegisterEntry[]; stock: Map<string, StockItem>; supplier: string; readyInMinutes: number } = { register: registerOf(), ...stockOf() },
+): Express {
   const app = express();
   const switches = new Switches();
   app.use(express.json(), express.urlencoded({ extended: false }));

@@ -25,7 +25,14 @@ export function registerOf(): RegisterEntry[] {
 
 /** The supplier's shelves. */
 export function stockOf(): { stock: Map<string, StockItem>; supplier: string; readyInMinutes: number } {
-  const parts = LIBRARY.flatMap(({ lines }) => lines).flatMap((line) => (line.kind === "part" && line.partNumber !== null ? [{ partNumber: line.partNumber, costCents: line.costCents ?? 0 }] : []));
-  const stock = new Map(parts.map(({ partNumber, costCents }) => [partNumber, { costCents: SUPPLIER.costNow[partNumber] ?? costCents, available: SUPPLIER.available[partNumber] ?? SUPPLIER.usualStock }]));
+  const parts = LIBRARY.flatMap(({ lines }) => lines).flatMap((line) =>
+    line.kind === "part" && line.partNumber !== null ? [{ partNumber: line.partNumber, costCents: line.costCents ?? 0 }] : [],
+  );
+  const stock = new Map(
+    parts.map(({ partNumber, costCents }) => [
+      partNumber,
+      { costCents: SUPPLIER.costNow[partNumber] ?? costCents, available: SUPPLIER.available[partNumber] ?? SUPPLIER.usualStock },
+    ]),
+  );
   return { stock, supplier: SUPPLIER.name, readyInMinutes: SUPPLIER.readyInMinutes };
 }

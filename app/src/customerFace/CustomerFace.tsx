@@ -40,13 +40,16 @@ export function CustomerFace({ id }: { id: string }) {
   const [fault, setFault] = useState<string | null>(null);
   const [isSigned, setSigned] = useState(false);
   if (me === null) return <Redirect href="/sign-in" />;
-  if (!view || !business) return <Screen title="Your quote">{error ? <Notice text={errorWords(error)} action={{ label: "Try again", onPress: refetch }} /> : <Waiting label="Loading the quote" />}</Screen>;
+  if (!view || !business)
+    return (
+      <Screen title="Your quote">{error ? <Notice text={errorWords(error)} action={{ label: "Try again", onPress: refetch }} /> : <Waiting label="Loading the quote" />}</Screen>
+    );
 
   const { state, customer } = view;
   const back = (): void => router.replace(`/work/${id}`);
   if (isSigned) {
     return (
-      <Screen title="Thank you" foot={<Button kind="next" label="Back to the mechanic" onPress={back} testID="hand-back" />}>
+      <Screen measured title="Thank you" foot={<Button kind="next" label="Back to the mechanic" onPress={back} testID="hand-back" />}>
         <Heading level={1}>Thank you.</Heading>
         <Words>Your answer is kept. Please hand the phone back.</Words>
       </Screen>
@@ -81,7 +84,16 @@ export function CustomerFace({ id }: { id: string }) {
   };
   const taxes = Object.values(payer?.taxes ?? {}).reduce((sum, tax) => sum + tax, 0);
   return (
-    <Screen title="Your quote" foot={<>{fault ? <Notice text={fault} /> : null}<Button kind="next" label={agreed.length > 0 ? `Agree to ${showMoney(priced.total)}` : "Sign my answer"} onPress={sign} testID="agree" /></>}>
+    <Screen
+      measured
+      title="Your quote"
+      foot={
+        <>
+          {fault ? <Notice text={fault} /> : null}
+          <Button kind="next" label={agreed.length > 0 ? `Agree to ${showMoney(priced.total)}` : "Sign my answer"} onPress={sign} testID="agree" />
+        </>
+      }
+    >
       <Heading level={1}>{business.name}</Heading>
       <Words>{`${customer.name}, ${showVehicle(view.vehicle)}`}</Words>
       {findings.length > 0 ? <Heading level={2}>What was found</Heading> : null}
@@ -107,7 +119,14 @@ export function CustomerFace({ id }: { id: string }) {
           <Words size="small" tone="muted">
             {job.lines.map(({ description }) => description).join(", ")}
           </Words>
-          <Choices even label={`Your answer on ${job.title}`} options={OPTIONS} value={chosen(job.id)} onChoose={(answer) => setAnswers({ ...answers, [job.id]: answer })} testID={`answer-${job.libraryJobId ?? job.id}`} />
+          <Choices
+            even
+            label={`Your answer on ${job.title}`}
+            options={OPTIONS}
+            value={chosen(job.id)}
+            onChoose={(answer) => setAnswers({ ...answers, [job.id]: answer })}
+            testID={`answer-${job.libraryJobId ?? job.id}`}
+          />
         </View>
       ))}
       <View style={styles.sums}>
@@ -122,4 +141,9 @@ export function CustomerFace({ id }: { id: string }) {
   );
 }
 
-const styles = StyleSheet.create({ finding: { flexDirection: "row", gap: SPACE.m }, grow: { flex: 1, gap: SPACE.xs }, job: { borderTopWidth: 1, paddingVertical: SPACE.m, gap: SPACE.s }, sums: { gap: SPACE.xs } });
+const styles = StyleSheet.create({
+  finding: { flexDirection: "row", gap: SPACE.m },
+  grow: { flex: 1, gap: SPACE.xs },
+  job: { borderTopWidth: 1, paddingVertical: SPACE.m, gap: SPACE.s },
+  sums: { gap: SPACE.xs },
+});

@@ -1,5 +1,5 @@
 import { useRouter } from "expo-router";
-import { ChevronLeft, ChevronRight } from "lucide-react-native";
+import { ChevronLeft, ChevronRight } from "../ui/icons";
 import { useState } from "react";
 import { ScrollView, StyleSheet, View } from "react-native";
 import Svg, { Circle, Line, Path } from "react-native-svg";
@@ -47,12 +47,12 @@ export function DayRoad({ compact = false }: { compact?: boolean }) {
           <ChevronRight size={26} color={colors.petrol} />
         </Press>
       </View>
-      {mechanics.length > 1 ? <Choices label="Van" even options={mechanics.map(({ id, name }) => ({ value: id, label: name.split(" ")[0] ?? name }))} value={mechanicId} onChoose={setChosen} /> : null}
+      {mechanics.length > 1 ? (
+        <Choices label="Van" even options={mechanics.map(({ id, name }) => ({ value: id, label: name.split(" ")[0] ?? name }))} value={mechanicId} onChoose={setChosen} />
+      ) : null}
       {error && !data ? <Notice text={errorWords(error)} action={{ label: "Try again", onPress: () => void refetch() }} /> : null}
       {!data && !error ? <Waiting label="Loading the day" /> : null}
-      {data && visits.length === 0 ? (
-        <Notice kind="note" text="No visit on this day. Open a new work order and give it a time, or book one from what is open." />
-      ) : null}
+      {data && visits.length === 0 ? <Notice kind="note" text="No visit on this day. Open a new work order and give it a time, or book one from what is open." /> : null}
       <View role="list" aria-label="Stops">
         {pieces.map((piece) => (
           <Piece key={piece.key} piece={piece} zone={business.timeZone} now={now} />

@@ -26,7 +26,10 @@ export function OpenWork({ title }: { title: string }) {
   const orders = data?.workOrders ?? [];
   const groups = WAITS.map((wait) => ({ wait, orders: orders.filter(({ waitsFor }) => waitsFor === wait) }));
   const shown = groups.filter(({ wait, orders: own }) => (filter === "all" ? own.length > 0 : wait === filter));
-  const options = [{ value: "all" as Filter, label: `All ${orders.length}` }, ...groups.map(({ wait, orders: own }) => ({ value: wait as Filter, label: `${WAIT_WORDS[wait].title} ${own.length}` }))];
+  const options = [
+    { value: "all" as Filter, label: `All ${orders.length}` },
+    ...groups.map(({ wait, orders: own }) => ({ value: wait, label: `${WAIT_WORDS[wait].title} ${own.length}` })),
+  ];
   return (
     <Screen title={title}>
       <Heading level={1}>Open work</Heading>

@@ -20,7 +20,12 @@ export function WorkOrderLine({ order, showWait = false }: { order: WorkOrderSum
   const money = order.dueCents > 0 ? `${showMoney(order.dueCents)} due` : order.totalCents > 0 ? showMoney(order.totalCents) : "";
   const wait = order.waitsFor === null ? "Closed" : WAIT_WORDS[order.waitsFor].line;
   return (
-    <Press role="link" label={`Work order ${order.number}, ${order.customerName}, ${order.vehicleName}, ${wait}`} onPress={() => router.navigate(`/work/${order.id}`)} style={[styles.line, { borderColor: colors.hairline }]}>
+    <Press
+      role="link"
+      label={`Work order ${order.number}, ${order.customerName}, ${order.vehicleName}, ${wait}`}
+      onPress={() => router.navigate(`/work/${order.id}`)}
+      style={[styles.line, { borderColor: colors.hairline }]}
+    >
       <View style={styles.row}>
         <Words strong style={styles.grow}>
           {order.customerName}

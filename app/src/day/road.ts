@@ -3,9 +3,7 @@ import type { DayVisit } from "@mechanon/contract";
 
 /** One piece of the day's road, from the top down. */
 export type RoadPiece =
-  | { kind: "drive"; key: string; minutes: number | null; late: number }
-  | { kind: "now"; key: string }
-  | { kind: "stop"; key: string; stop: DayVisit; standing: VisitStanding };
+  { kind: "drive"; key: string; minutes: number | null; late: number } | { kind: "now"; key: string } | { kind: "stop"; key: string; stop: DayVisit; standing: VisitStanding };
 
 /**
  * The day as a road: each stop, the drive before it, and the mark of now between what is over and what comes.

@@ -2,13 +2,13 @@ import { useQuery } from "@tanstack/react-query";
 import { useRouter } from "expo-router";
 import { useState } from "react";
 import { Linking, StyleSheet, View } from "react-native";
-import { MessageSquare, Phone } from "lucide-react-native";
+import { MessageSquare, Phone } from "../ui/icons";
 import { showPhone, showVehicle } from "@mechanon/core";
 import { routes, type Customer } from "@mechanon/contract";
 import { call } from "../api/call";
 import { errorWords, fieldFaults } from "../api/problem";
 import { WorkOrderLine } from "../day/WorkOrderLine";
-import { CarFacts } from "../newWork/CarForm";
+import { CarFacts } from "../newWork/CarFacts";
 import { useDraft } from "../newWork/draft";
 import { Button } from "../ui/Button";
 import { Field } from "../ui/Field";
@@ -25,7 +25,12 @@ export function CustomerSheet({ id }: { id: string }) {
   const { change, clear } = useDraft();
   const { data, error, refetch } = useQuery({ queryKey: ["customer", id], queryFn: () => call(routes.getCustomer, { params: { id } }) });
   const [isEditing, setEditing] = useState(false);
-  if (!data) return <Screen title="Customer">{error ? <Notice text={errorWords(error)} action={{ label: "Try again", onPress: () => void refetch() }} /> : <Waiting label="Loading the customer" />}</Screen>;
+  if (!data)
+    return (
+      <Screen title="Customer">
+        {error ? <Notice text={errorWords(error)} action={{ label: "Try again", onPress: () => void refetch() }} /> : <Waiting label="Loading the customer" />}
+      </Screen>
+    );
   const { customer, vehicles, workOrders } = data;
   const phone = customer.phone;
   const startWork = (): void => {
@@ -42,7 +47,16 @@ export function CustomerSheet({ id }: { id: string }) {
         {phone ? <Button kind="quiet" icon={MessageSquare} label="Text" onPress={() => void Linking.openURL(`sms:${phone}`)} /> : null}
         <Button kind="quiet" label={isEditing ? "Leave it" : "Change"} onPress={() => setEditing(!isEditing)} />
       </View>
-      {isEditing ? <Edit key={customer.version} customer={customer} onDone={() => { setEditing(false); void refetch(); }} /> : null}
+      {isEditing ? (
+        <Edit
+          key={customer.version}
+          customer={customer}
+          onDone={() => {
+            setEditing(false);
+            void refetch();
+          }}
+        />
+      ) : null}
       {customer.email ? <Words>{customer.email}</Words> : null}
       {customer.place ? <Words>{`${customer.place.street}, ${customer.place.town}, ${customer.place.region} ${customer.place.postcode}`}</Words> : null}
       <Heading level={2}>Cars</Heading>
@@ -78,7 +92,15 @@ function Edit({ customer, onDone }: { customer: Customer; onDone: () => void }) 
     <View style={styles.edit}>
       <Field label="Name or business" value={values.name} onChangeText={(name) => setValues({ ...values, name })} error={faults.name} maxLength={300} />
       <Field label="Phone" inputMode="tel" value={values.phone} onChangeText={(phone) => setValues({ ...values, phone })} error={faults.phone} maxLength={40} />
-      <Field label="Email" inputMode="email" autoCapitalize="none" value={values.email} onChangeText={(email) => setValues({ ...values, email })} error={faults.email} maxLength={254} />
+      <Field
+        label="Email"
+        inputMode="email"
+        autoCapitalize="none"
+        value={values.email}
+        onChangeText={(email) => setValues({ ...values, email })}
+        error={faults.email}
+        maxLength={254}
+      />
       {fault ? <Notice text={errorWords(fault)} /> : null}
       <Button label="Save" onPress={() => void save()} />
     </View>

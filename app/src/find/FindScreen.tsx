@@ -39,12 +39,19 @@ export function FindScreen() {
         <View role="list" aria-label="Customers">
           {data.customers.map(({ customer, vehicles }) => (
             <View key={customer.id} role="listitem">
-              <Press role="link" label={`Customer ${customer.name}`} onPress={() => router.navigate(`/customers/${customer.id}`)} style={[styles.line, { borderColor: colors.hairline }]}>
+              <Press
+                role="link"
+                label={`Customer ${customer.name}`}
+                onPress={() => router.navigate(`/customers/${customer.id}`)}
+                style={[styles.line, { borderColor: colors.hairline }]}
+              >
                 <Words strong tone="petrol">
                   {customer.name}
                 </Words>
                 <Words size="small" tone="muted" figures>
-                  {[customer.phone ? showPhone(customer.phone) : null, ...vehicles.map((vehicle) => [showVehicle(vehicle), vehicle.plate].filter(Boolean).join(" "))].filter(Boolean).join(" · ")}
+                  {[customer.phone ? showPhone(customer.phone) : null, ...vehicles.map((vehicle) => [showVehicle(vehicle), vehicle.plate].filter(Boolean).join(" "))]
+                    .filter(Boolean)
+                    .join(" · ")}
                 </Words>
               </Press>
             </View>

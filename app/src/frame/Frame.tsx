@@ -1,5 +1,5 @@
 import { usePathname, useRouter, type Href } from "expo-router";
-import { CircleDashed, CirclePlus, Milestone, Search, UserRound, type LucideIcon } from "lucide-react-native";
+import { CircleDashed, CirclePlus, Milestone, Search, UserRound, type IconShape } from "../ui/icons";
 import { useState, type ReactNode } from "react";
 import { StyleSheet, View } from "react-native";
 import { DayRoad } from "../day/DayRoad";
@@ -11,7 +11,7 @@ import { Words } from "../ui/Words";
 import { KeyHelp } from "./KeyHelp";
 import { useFrameKeys } from "./useFrameKeys";
 
-const PLACES: readonly { href: Href & string; label: string; icon: LucideIcon }[] = [
+const PLACES: readonly { href: Href & string; label: string; icon: IconShape }[] = [
   { href: "/", label: "Day", icon: Milestone },
   { href: "/open", label: "Open", icon: CircleDashed },
   { href: "/new", label: "New", icon: CirclePlus },
@@ -51,7 +51,14 @@ function Bar({ path, isWide }: { path: string; isWide: boolean }) {
       {PLACES.map(({ href, label, icon: Icon }) => {
         const isHere = path === href;
         return (
-          <Press key={href} role="link" label={label} aria-current={isHere ? "page" : undefined} onPress={() => router.navigate(href)} style={[styles.place, { borderColor: isHere ? colors.petrol : "transparent" }]}>
+          <Press
+            key={href}
+            role="link"
+            label={label}
+            aria-current={isHere ? "page" : undefined}
+            onPress={() => router.navigate(href)}
+            style={[styles.place, { borderColor: isHere ? colors.petrol : "transparent" }]}
+          >
             <View style={styles.inside}>
               <Icon size={24} color={isHere ? colors.petrol : colors.ink} strokeWidth={isHere ? 2.6 : 2} />
               <Words size="small" tone={isHere ? "petrol" : "ink"} strong={isHere}>

@@ -44,7 +44,9 @@ export function CallerForm({ business, faults }: { business: BusinessView; fault
             <Button
               key={street.name}
               label={`${address}, ${street.town}`}
-              onPress={() => change({ street: address, town: street.town, region: street.region, postcode: street.postcode, latitude: street.latitude, longitude: street.longitude })}
+              onPress={() =>
+                change({ street: address, town: street.town, region: street.region, postcode: street.postcode, latitude: street.latitude, longitude: street.longitude })
+              }
             />
           ))}
         </View>
@@ -52,9 +54,26 @@ export function CallerForm({ business, faults }: { business: BusinessView; fault
       <View style={styles.row}>
         <Field label="Town" value={draft.town} onChangeText={(town) => change({ town })} style={styles.wide} maxLength={100} autoComplete="off" />
         <Field label="State" value={draft.region} onChangeText={(region) => change({ region })} style={styles.grow} maxLength={40} autoCapitalize="characters" autoComplete="off" />
-        <Field label="Postcode" inputMode="numeric" value={draft.postcode} onChangeText={(postcode) => change({ postcode })} style={styles.grow} maxLength={20} autoComplete="off" />
+        <Field
+          label="Postcode"
+          inputMode="numeric"
+          value={draft.postcode}
+          onChangeText={(postcode) => change({ postcode })}
+          style={styles.grow}
+          maxLength={20}
+          autoComplete="off"
+        />
       </View>
-      <Field label="Email" inputMode="email" autoCapitalize="none" value={draft.email} onChangeText={(email) => change({ email })} error={faults.email} maxLength={254} autoComplete="off" />
+      <Field
+        label="Email"
+        inputMode="email"
+        autoCapitalize="none"
+        value={draft.email}
+        onChangeText={(email) => change({ email })}
+        error={faults.email}
+        maxLength={254}
+        autoComplete="off"
+      />
     </View>
   );
 }
@@ -76,7 +95,11 @@ function Matches() {
     <View role="list" aria-label="Already known">
       {matches.map(({ customer, vehicles }) => (
         <View key={customer.id} role="listitem">
-          <Press label={`Known: ${customer.name}`} onPress={() => change({ known: customer, car: vehicles.length === 1 && vehicles[0] ? { kind: "kept", vehicle: vehicles[0] } : null })} style={[styles.match, { borderColor: colors.hairline }]}>
+          <Press
+            label={`Known: ${customer.name}`}
+            onPress={() => change({ known: customer, car: vehicles.length === 1 && vehicles[0] ? { kind: "kept", vehicle: vehicles[0] } : null })}
+            style={[styles.match, { borderColor: colors.hairline }]}
+          >
             <Words strong tone="petrol">{`${customer.name}${customer.phone ? `, ${showPhone(customer.phone)}` : ""}`}</Words>
             <Words size="small" tone="muted">
               {vehicles.map(showVehicle).join(", ")}

@@ -18,12 +18,43 @@ export function CarByHand({ business }: { business: BusinessView }) {
     if (!isYear || !isNamed) return;
     const plate = draft.plate.trim();
     const region = plate === "" ? null : draft.plateRegion || (business.settings.regions[0] ?? null);
-    change({ car: { kind: "new", guess: { vin: null, plate: plate || null, region, year, make: draft.make.trim() || null, model: draft.model.trim() || null, trim: null, engine: null, drive: null, color: null } } });
+    change({
+      car: {
+        kind: "new",
+        guess: {
+          vin: null,
+          plate: plate || null,
+          region,
+          year,
+          make: draft.make.trim() || null,
+          model: draft.model.trim() || null,
+          trim: null,
+          engine: null,
+          drive: null,
+          color: null,
+        },
+      },
+    });
   };
   return (
     <View style={styles.list}>
-      <Field label="Year" inputMode="numeric" value={draft.year} onChangeText={(typed) => change({ year: typed })} error={isYear ? null : "a year like 2006"} maxLength={4} autoComplete="off" />
-      <Field label="Make" value={draft.make} onChangeText={(make) => change({ make })} error={isTried && !isNamed ? "a make or a model is needed" : null} maxLength={80} autoComplete="off" />
+      <Field
+        label="Year"
+        inputMode="numeric"
+        value={draft.year}
+        onChangeText={(typed) => change({ year: typed })}
+        error={isYear ? null : "a year like 2006"}
+        maxLength={4}
+        autoComplete="off"
+      />
+      <Field
+        label="Make"
+        value={draft.make}
+        onChangeText={(make) => change({ make })}
+        error={isTried && !isNamed ? "a make or a model is needed" : null}
+        maxLength={80}
+        autoComplete="off"
+      />
       <Field label="Model or what it is" value={draft.model} onChangeText={(model) => change({ model })} maxLength={120} autoComplete="off" />
       <Button label="Yes, this one" onPress={confirm} testID="confirm-hand" />
     </View>

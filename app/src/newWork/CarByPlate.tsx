@@ -21,12 +21,34 @@ export function CarByPlate({ business }: { business: BusinessView }) {
   const isTyped = draft.plate.trim() !== "";
   return (
     <View style={styles.list}>
-      <Field label="Plate" mono autoCapitalize="characters" value={draft.plate} onChangeText={(plate) => { change({ plate }); lookUp.reset(); }} onSubmitEditing={() => isTyped && lookUp.mutate()} maxLength={20} autoComplete="off" />
-      <Choices label="State of the plate" options={business.settings.regions.map((value) => ({ value, label: value }))} value={region} onChoose={(plateRegion) => { change({ plateRegion }); lookUp.reset(); }} />
+      <Field
+        label="Plate"
+        mono
+        autoCapitalize="characters"
+        value={draft.plate}
+        onChangeText={(plate) => {
+          change({ plate });
+          lookUp.reset();
+        }}
+        onSubmitEditing={() => isTyped && lookUp.mutate()}
+        maxLength={20}
+        autoComplete="off"
+      />
+      <Choices
+        label="State of the plate"
+        options={business.settings.regions.map((value) => ({ value, label: value }))}
+        value={region}
+        onChoose={(plateRegion) => {
+          change({ plateRegion });
+          lookUp.reset();
+        }}
+      />
       {lookUp.error ? <Notice text={errorWords(lookUp.error)} /> : null}
       {lookUp.data?.known ? <ConfirmKnown {...lookUp.data.known} /> : null}
       {lookUp.data && lookUp.data.guesses.length > 1 ? <Words>Two cars have this plate. Which one stands there?</Words> : null}
-      {lookUp.data?.guesses.map((guess) => <ConfirmGuess key={guess.vin ?? "unknown"} guess={guess} />)}
+      {lookUp.data?.guesses.map((guess) => (
+        <ConfirmGuess key={guess.vin ?? "unknown"} guess={guess} />
+      ))}
       {lookUp.data ? null : <Button label="Look up the plate" busy={lookUp.isPending} disabled={!isTyped} onPress={() => lookUp.mutate()} testID="look-up-plate" />}
     </View>
   );

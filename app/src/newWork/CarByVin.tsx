@@ -25,21 +25,40 @@ export function CarByVin() {
   const plate = draft.plate.trim() === "" || draft.plateRegion === "" ? null : { plate: draft.plate.trim(), region: draft.plateRegion };
   return (
     <View style={styles.list}>
-      <Field label="VIN" mono autoCapitalize="characters" value={draft.vin} onChangeText={(typed) => change({ vin: typed })} maxLength={40} hint={`${vin.length} of ${VIN_LENGTH} characters`} autoComplete="off" />
+      <Field
+        label="VIN"
+        mono
+        autoCapitalize="characters"
+        value={draft.vin}
+        onChangeText={(typed) => change({ vin: typed })}
+        maxLength={40}
+        hint={`${vin.length} of ${VIN_LENGTH} characters`}
+        autoComplete="off"
+      />
       {isWhole && error ? <Notice text={errorWords(error)} action={{ label: "Try again", onPress: () => void refetch() }} /> : null}
       {problems.map((problem) => (
-        <Notice key={`${problem.code}${problem.position ?? ""}`} kind={problem.code === "check-digit-note" || problem.code === "unknown-model" ? "note" : "fault"} text={problem.message} />
+        <Notice
+          key={`${problem.code}${problem.position ?? ""}`}
+          kind={problem.code === "check-digit-note" || problem.code === "unknown-model" ? "note" : "fault"}
+          text={problem.message}
+        />
       ))}
       {shown && shown.report.suggestions.length > 0 ? (
         <View style={styles.list}>
           <Words strong>Probably meant:</Words>
           {shown.report.suggestions.slice(0, 3).map(({ vin: meant, changes }) => (
-            <Button key={meant} label={`${meant} (${changes.map(({ position, from, to }) => `${position}: ${from} is ${to}`).join(", ")})`} onPress={() => change({ vin: meant })} />
+            <Button
+              key={meant}
+              label={`${meant} (${changes.map(({ position, from, to }) => `${position}: ${from} is ${to}`).join(", ")})`}
+              onPress={() => change({ vin: meant })}
+            />
           ))}
         </View>
       ) : null}
       {shown?.known ? <ConfirmKnown {...shown.known} /> : null}
-      {isReadable && !shown.known ? <ConfirmGuess guess={{ ...shown.guess, ...plate }} words={problems.some(({ code }) => code === "check-digit") ? "Keep it as typed" : "Yes, this one"} /> : null}
+      {isReadable && !shown.known ? (
+        <ConfirmGuess guess={{ ...shown.guess, ...plate }} words={problems.some(({ code }) => code === "check-digit") ? "Keep it as typed" : "Yes, this one"} />
+      ) : null}
     </View>
   );
 }

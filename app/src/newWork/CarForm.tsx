@@ -1,7 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { StyleSheet, View } from "react-native";
 import { showVehicle } from "@mechanon/core";
-import { routes, type BusinessView, type Vehicle, type VehicleGuess } from "@mechanon/contract";
+import { routes, type BusinessView } from "@mechanon/contract";
 import { call } from "../api/call";
 import { Button } from "../ui/Button";
 import { Choices } from "../ui/Choices";
@@ -11,6 +11,7 @@ import { Words } from "../ui/Words";
 import { CarByHand } from "./CarByHand";
 import { CarByPlate } from "./CarByPlate";
 import { CarByVin } from "./CarByVin";
+import { CarFacts } from "./CarFacts";
 import { useDraft, type CarWay } from "./draft";
 
 const WAYS: readonly { value: CarWay; label: string }[] = [
@@ -46,18 +47,6 @@ export function CarForm({ business, fault }: { business: BusinessView; fault: st
       {draft.carWay === "plate" ? <CarByPlate business={business} /> : null}
       {draft.carWay === "vin" ? <CarByVin /> : null}
       {draft.carWay === "hand" ? <CarByHand business={business} /> : null}
-    </View>
-  );
-}
-
-/** What is known of a car, in one or two lines. */
-export function CarFacts({ car }: { car: Vehicle | VehicleGuess }) {
-  return (
-    <View>
-      <Words tone="muted">{[car.trim, car.engine, car.drive, car.color].filter(Boolean).join(" · ")}</Words>
-      <Words mono size="small" tone="muted">
-        {[car.plate === null ? null : `${car.plate} ${car.region ?? ""}`, car.vin].filter(Boolean).join("  ")}
-      </Words>
     </View>
   );
 }

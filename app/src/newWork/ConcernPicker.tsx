@@ -40,13 +40,27 @@ export function ConcernPicker({ phrases, picked, onChange }: ConcernPickerProps)
   };
   return (
     <View style={styles.list}>
-      <Field label="What is wrong, in their words" value={typed} onChangeText={setTyped} onSubmitEditing={() => wanted !== "" && addTyped()} maxLength={500} placeholder="hums above 40, new wipers" />
+      <Field
+        label="What is wrong, in their words"
+        value={typed}
+        onChangeText={setTyped}
+        onSubmitEditing={() => wanted !== "" && addTyped()}
+        maxLength={500}
+        placeholder="hums above 40, new wipers"
+      />
       {wanted !== "" ? <Button label={`Add “${typed.trim()}”`} onPress={addTyped} /> : null}
       <View style={styles.chips} role="group" aria-label="Ready phrases">
         {shown.map((phrase) => {
           const isPicked = picked.some(({ phraseId }) => phraseId === phrase.id);
           return (
-            <Press key={phrase.id} role="checkbox" label={phrase.text} aria-checked={isPicked} onPress={() => toggle(phrase)} style={[styles.chip, { borderColor: isPicked ? colors.petrol : colors.muted, backgroundColor: isPicked ? colors.petrol : colors.paper }]}>
+            <Press
+              key={phrase.id}
+              role="checkbox"
+              label={phrase.text}
+              aria-checked={isPicked}
+              onPress={() => toggle(phrase)}
+              style={[styles.chip, { borderColor: isPicked ? colors.petrol : colors.muted, backgroundColor: isPicked ? colors.petrol : colors.paper }]}
+            >
               <Words tone={isPicked ? "onPetrol" : "ink"}>{phrase.text}</Words>
             </Press>
           );

@@ -9,7 +9,7 @@ import { useColors } from "../ui/face";
 import { Notice } from "../ui/Notice";
 import { SPACE } from "../ui/theme";
 import { Words } from "../ui/Words";
-import { CarFacts } from "./CarForm";
+import { CarFacts } from "./CarFacts";
 import { useDraft } from "./draft";
 
 /** "This one?": nothing hangs on a car before somebody said yes to it. */
@@ -37,7 +37,13 @@ export function ConfirmKnown({ vehicle, customerName }: { vehicle: Vehicle; cust
     <View style={styles.plain}>
       <Notice kind="note" text={`${showVehicle(vehicle)} is kept here already; it belongs to ${customerName}.`} />
       <CarFacts car={vehicle} />
-      {data ? <Button label={isCallers ? "Yes, this one" : `Go on for ${customerName}`} onPress={() => change({ known: data.customer, car: { kind: "kept", vehicle } })} testID="confirm-known" /> : null}
+      {data ? (
+        <Button
+          label={isCallers ? "Yes, this one" : `Go on for ${customerName}`}
+          onPress={() => change({ known: data.customer, car: { kind: "kept", vehicle } })}
+          testID="confirm-known"
+        />
+      ) : null}
     </View>
   );
 }

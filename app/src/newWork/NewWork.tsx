@@ -71,7 +71,16 @@ export function NewWork() {
     <Screen title="New work order" foot={foot}>
       <View style={styles.head}>
         <Heading level={1}>New work order</Heading>
-        <Button kind="quiet" label="Start over" onPress={() => { clear(); setFaults({}); setFault(null); setBooking(false); }} />
+        <Button
+          kind="quiet"
+          label="Start over"
+          onPress={() => {
+            clear();
+            setFaults({});
+            setFault(null);
+            setBooking(false);
+          }}
+        />
       </View>
       <View style={isWide ? styles.columns : styles.stack}>
         <View style={[styles.part, isWide && styles.column]}>
@@ -87,7 +96,14 @@ export function NewWork() {
           {isBooking ? (
             <>
               <SlotPicker business={business} slot={draft.slot} onChange={(slot) => change({ slot, bookCommandId: uuid() })} />
-              <Button kind="quiet" label="No visit yet, only a price" onPress={() => { change({ slot: null }); setBooking(false); }} />
+              <Button
+                kind="quiet"
+                label="No visit yet, only a price"
+                onPress={() => {
+                  change({ slot: null });
+                  setBooking(false);
+                }}
+              />
             </>
           ) : (
             <Button label="Book a visit now" onPress={() => setBooking(true)} testID="book-now" />

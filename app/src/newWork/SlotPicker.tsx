@@ -34,14 +34,28 @@ export function SlotPicker({ business, slot, onChange }: { business: BusinessVie
   const free = freeStarts(data?.visits ?? [], mechanicId, day, minutes, business.timeZone, now);
   const evening = EVENING_STARTS.map((minute) => instantAt(day, minute, business.timeZone)).filter((start) => start >= now);
   const days = Array.from({ length: DAYS_SHOWN }, (_, index) => addDays(today, index));
-  const choose = (startsAt: string): void => onChange({ mechanicId, startsAt, endsAt: new Date(Date.parse(startsAt) + minutes * 60_000).toISOString(), dayName: showDay(day, today).split(",")[0] ?? day });
+  const choose = (startsAt: string): void =>
+    onChange({ mechanicId, startsAt, endsAt: new Date(Date.parse(startsAt) + minutes * 60_000).toISOString(), dayName: showDay(day, today).split(",")[0] ?? day });
   return (
     <View style={styles.list}>
       <Choices label="Day" options={days.map((value) => ({ value, label: shortDay(value, today) }))} value={day} onChoose={setDay} />
-      {mechanics.length > 1 ? <Choices label="Mechanic" options={mechanics.map(({ id, name }) => ({ value: id, label: name }))} value={mechanicId} onChoose={setMechanicId} /> : null}
-      <Choices label="Minutes" options={business.settings.visitMinutes.map((value) => ({ value: String(value), label: `${value} min` }))} value={String(minutes)} onChoose={(value) => setMinutes(Number(value))} />
+      {mechanics.length > 1 ? (
+        <Choices label="Mechanic" options={mechanics.map(({ id, name }) => ({ value: id, label: name }))} value={mechanicId} onChoose={setMechanicId} />
+      ) : null}
+      <Choices
+        label="Minutes"
+        options={business.settings.visitMinutes.map((value) => ({ value: String(value), label: `${value} min` }))}
+        value={String(minutes)}
+        onChoose={(value) => setMinutes(Number(value))}
+      />
       {free.length === 0 ? <Words tone="muted">No time is free in working hours on this day; after hours:</Words> : null}
-      <Choices label="Start" options={(free.length > 0 ? free : evening).map((value) => ({ value, label: value === now ? "Right now" : showTime(value, business.timeZone) }))} value={slot?.startsAt ?? null} onChoose={choose} testID="slot-start" />
+      <Choices
+        label="Start"
+        options={(free.length > 0 ? free : evening).map((value) => ({ value, label: value === now ? "Right now" : showTime(value, business.timeZone) }))}
+        value={slot?.startsAt ?? null}
+        onChoose={choose}
+        testID="slot-start"
+      />
     </View>
   );
 }

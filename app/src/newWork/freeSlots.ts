@@ -13,7 +13,9 @@ const GRID_MINUTES = 30;
  * @returns ISO instants, earliest first.
  */
 export function freeStarts(visits: readonly DayVisit[], mechanicId: string, day: string, minutes: number, zone: string, now: string): string[] {
-  const taken = visits.filter(({ visit }) => visit.mechanicId === mechanicId && visit.leftAt === null).map(({ visit }) => [Date.parse(visit.startsAt), Date.parse(visit.endsAt)] as const);
+  const taken = visits
+    .filter(({ visit }) => visit.mechanicId === mechanicId && visit.leftAt === null)
+    .map(({ visit }) => [Date.parse(visit.startsAt), Date.parse(visit.endsAt)] as const);
   const isFree = (start: string): boolean => {
     const from = Date.parse(start);
     return !taken.some(([begin, end]) => from < end && from + minutes * 60_000 > begin);

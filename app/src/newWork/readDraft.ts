@@ -30,7 +30,10 @@ export function readDraft(draft: Draft): { bodies: DraftBodies; faults: null } |
   if (!draft.car) faults.car = "confirm the car, so that prices and parts hang on the right one";
   if (Object.keys(faults).length > 0 || !draft.car) return { bodies: null, faults };
   const vehicle = draft.car.kind === "kept" ? null : { id: draft.vehicleId, customerId, ...draft.car.guess };
-  return { bodies: { customer, vehicle, customerId, vehicleId: draft.car.kind === "kept" ? draft.car.vehicle.id : draft.vehicleId, place: draft.known?.place ?? place }, faults: null };
+  return {
+    bodies: { customer, vehicle, customerId, vehicleId: draft.car.kind === "kept" ? draft.car.vehicle.id : draft.vehicleId, place: draft.known?.place ?? place },
+    faults: null,
+  };
 }
 
 function placeOf({ street, town, region, postcode, latitude, longitude }: Draft): Place | null {

@@ -23,7 +23,16 @@ export async function saveDraft(draft: Draft, bodies: DraftBodies, allowOverlap:
     params: { id: workOrderId },
     body: {
       commands: [
-        { id: draft.openCommandId, at, command: { type: "openWorkOrder", customerId: bodies.customerId, vehicleId: bodies.vehicleId, concerns: draft.concerns.map((concern, index) => ({ ...concern, id: concernId(workOrderId, index) })) } },
+        {
+          id: draft.openCommandId,
+          at,
+          command: {
+            type: "openWorkOrder",
+            customerId: bodies.customerId,
+            vehicleId: bodies.vehicleId,
+            concerns: draft.concerns.map((concern, index) => ({ ...concern, id: concernId(workOrderId, index) })),
+          },
+        },
       ],
     },
   });

@@ -1,4 +1,4 @@
-import { Camera } from "lucide-react-native";
+import { Camera } from "../ui/icons";
 import { createElement, useRef, useState, type ChangeEvent } from "react";
 import { View } from "react-native";
 import { attachPhoto } from "../sync/store";
@@ -21,7 +21,16 @@ export function PhotoButton({ workOrderId, pointId, title }: { workOrderId: stri
   return (
     <View>
       <Button kind="quiet" icon={Camera} label="Photo" onPress={() => input.current?.click()} />
-      {createElement("input", { ref: input, type: "file", accept: "image/*", capture: "environment", "aria-label": `Photo of ${title}`, "data-testid": `photo-${pointId}`, style: { display: "none" }, onChange: (event: ChangeEvent<HTMLInputElement>) => void take(event) })}
+      {createElement("input", {
+        ref: input,
+        type: "file",
+        accept: "image/*",
+        capture: "environment",
+        "aria-label": `Photo of ${title}`,
+        "data-testid": `photo-${pointId}`,
+        style: { display: "none" },
+        onChange: (event: ChangeEvent<HTMLInputElement>) => void take(event),
+      })}
       {fault ? (
         <Words size="small" tone="alarm" role="alert">
           {`✕ ${fault}`}

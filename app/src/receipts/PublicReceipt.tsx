@@ -1,6 +1,6 @@
 import { useQuery } from "@tanstack/react-query";
 import { Linking } from "react-native";
-import { FileText } from "lucide-react-native";
+import { FileText } from "../ui/icons";
 import { routes } from "@mechanon/contract";
 import { addressOf, call } from "../api/call";
 import { errorWords } from "../api/problem";
@@ -14,8 +14,18 @@ import { ReceiptPaper } from "./ReceiptPaper";
 export function PublicReceipt({ token }: { token: string }) {
   const { data, error, refetch } = useQuery({ queryKey: ["publicReceipt", token], queryFn: () => call(routes.openReceipt, { params: { token } }) });
   return (
-    <Screen title="Receipt" foot={data ? <Button icon={FileText} label="Open as PDF" onPress={() => void Linking.openURL(addressOf(routes.openReceiptPdf.path, { token }))} /> : undefined}>
-      {data ? <ReceiptPaper receipt={data} /> : error ? <Notice text={errorWords(error)} action={{ label: "Try again", onPress: () => void refetch() }} /> : <Waiting label="Loading the receipt" />}
+    <Screen
+      measured
+      title="Receipt"
+      foot={data ? <Button icon={FileText} label="Open as PDF" onPress={() => void Linking.openURL(addressOf(routes.openReceiptPdf.path, { token }))} /> : undefined}
+    >
+      {data ? (
+        <ReceiptPaper receipt={data} />
+      ) : error ? (
+        <Notice text={errorWords(error)} action={{ label: "Try again", onPress: () => void refetch() }} />
+      ) : (
+        <Waiting label="Loading the receipt" />
+      )}
     </Screen>
   );
 }

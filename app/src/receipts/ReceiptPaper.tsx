@@ -16,7 +16,11 @@ export function ReceiptPaper({ receipt }: { receipt: ReceiptView }) {
       <Heading level={1}>{receipt.business.name}</Heading>
       <Words tone="muted">{`${receipt.business.street} · ${showPhone(receipt.business.phone)}`}</Words>
       <Heading level={2}>{`Receipt ${receipt.number}`}</Heading>
-      <Words>{[receipt.customerName, receipt.vehicleName, receipt.plate, receipt.odometerMiles === null ? null : `${receipt.odometerMiles.toLocaleString("en-US")} miles`].filter(Boolean).join(" · ")}</Words>
+      <Words>
+        {[receipt.customerName, receipt.vehicleName, receipt.plate, receipt.odometerMiles === null ? null : `${receipt.odometerMiles.toLocaleString("en-US")} miles`]
+          .filter(Boolean)
+          .join(" · ")}
+      </Words>
       {receipt.jobs.map((job, index) => (
         <View key={index} style={styles.job}>
           <Row strong left={job.title} right={showMoney(job.totalCents)} />
@@ -53,7 +57,16 @@ function Signed({ signature: { name, strokes } }: { signature: { name: string; s
     <View>
       <Svg width={WIDTH} height={HEIGHT} viewBox="0 0 1000 364" role="img" aria-label={`Signature of ${name}`}>
         {strokes.map((stroke, index) => (
-          <Polyline key={index} points={pairs(stroke).map(([x, y]) => `${x},${(y * 364) / 1000}`).join(" ")} fill="none" stroke={colors.ink} strokeWidth={7} strokeLinecap="round" />
+          <Polyline
+            key={index}
+            points={pairs(stroke)
+              .map(([x, y]) => `${x},${(y * 364) / 1000}`)
+              .join(" ")}
+            fill="none"
+            stroke={colors.ink}
+            strokeWidth={7}
+            strokeLinecap="round"
+          />
         ))}
       </Svg>
       <Words size="small" tone="muted">{`Approved by ${name}`}</Words>

@@ -2,13 +2,13 @@ import { useQuery } from "@tanstack/react-query";
 import { useRouter } from "expo-router";
 import { useRef, useState } from "react";
 import { Linking, StyleSheet, View } from "react-native";
-import { FileText, Smartphone } from "lucide-react-native";
+import { FileText, Smartphone } from "../ui/icons";
 import { v7 as uuid } from "uuid";
-import { showPhone } from "@mechanon/core";
+import { showPhone, visitStanding } from "@mechanon/core";
 import { routes } from "@mechanon/contract";
 import { addressOf, call } from "../api/call";
 import { errorWords } from "../api/problem";
-import { keepView } from "../sync/store";
+import { keepView, sendVisitCommand } from "../sync/store";
 import { useBusiness } from "../session/useSession";
 import { useWorkOrder } from "../sync/useWorkOrder";
 import { Button } from "../ui/Button";
@@ -41,14 +41,31 @@ export function ReceiptScreen({ id }: { id: string }) {
       setBusy(false);
     }
   };
+  const here = view?.visits.find((visit) => visitStanding(visit) === "onSite");
+  const leave = (): void => {
+    if (here) sendVisitCommand(here.id, id, { type: "leave" });
+    router.navigate("/");
+  };
   const phone = view?.customer.phone;
   const texts = view?.messages.filter(({ text }) => text.includes("/r/")) ?? [];
   const last = texts.at(-1);
   const foot = (
     <>
       {fault ? <Notice text={fault} /> : null}
-      {last ? <Words role="status" align="center">{last.status === "sent" ? "Text sent" : (last.lastError ?? "Text is on its way")}</Words> : null}
-      <Button kind="next" icon={Smartphone} busy={busy} disabled={!phone} label={phone ? `Text it to ${showPhone(phone)}` : "No phone to text to"} onPress={() => void sendText()} testID="text-receipt" />
+      {last ? (
+        <Words role="status" align="center">
+          {last.status === "sent" ? "Text sent" : (last.lastError ?? "Text is on its way")}
+        </Words>
+      ) : null}
+      <Button
+        kind="next"
+        icon={Smartphone}
+        busy={busy}
+        disabled={!phone}
+        label={phone ? `Text it to ${showPhone(phone)}` : "No phone to text to"}
+        onPress={() => void sendText()}
+        testID="text-receipt"
+      />
     </>
   );
   return (
@@ -57,7 +74,14 @@ export function ReceiptScreen({ id }: { id: string }) {
       {data ? <ReceiptPaper receipt={data} /> : error ? null : <Waiting label="Loading the receipt" />}
       <View style={styles.acts}>
         <Button icon={FileText} label="Open as PDF" onPress={() => void Linking.openURL(addressOf(routes.getReceiptPdf.path, { id }))} />
-        {business?.simulated ? <Button kind="quiet" label="See the customer's phone" onPress={() => void Linking.openURL(`${business.simulated?.messages ?? ""}?to=${encodeURIComponent(phone ?? "")}`)} /> : null}
+        {business?.simulated ? (
+          <Button
+            kind="quiet"
+            label="See the customer's phone"
+            onPress={() => void Linking.openURL(`${business.simulated?.messages ?? ""}?to=${encodeURIComponent(phone ?? "")}`)}
+          />
+        ) : null}
+        {here ? <Button label="Leave; on to the day" onPress={leave} testID="leave" /> : null}
         <Button kind="quiet" label="Back to the work order" onPress={() => router.navigate(`/work/${id}`)} />
       </View>
     </Screen>

@@ -64,8 +64,37 @@ export function SignIn() {
         ) : null}
         <View style={styles.part}>
           <Heading level={2}>Sign in</Heading>
-          <Controller control={control} name="login" render={({ field }) => <Field label="Name" autoCapitalize="none" autoComplete="username" value={field.value} onChangeText={field.onChange} onBlur={field.onBlur} error={formState.errors.login?.message} />} />
-          <Controller control={control} name="password" render={({ field }) => <Field label="Password or PIN" secureTextEntry autoComplete="current-password" value={field.value} onChangeText={field.onChange} onBlur={field.onBlur} onSubmitEditing={() => void handleSubmit(signIn)()} error={formState.errors.password?.message} />} />
+          <Controller
+            control={control}
+            name="login"
+            render={({ field }) => (
+              <Field
+                label="Name"
+                autoCapitalize="none"
+                autoComplete="username"
+                value={field.value}
+                onChangeText={field.onChange}
+                onBlur={field.onBlur}
+                error={formState.errors.login?.message}
+              />
+            )}
+          />
+          <Controller
+            control={control}
+            name="password"
+            render={({ field }) => (
+              <Field
+                label="Password or PIN"
+                secureTextEntry
+                autoComplete="current-password"
+                value={field.value}
+                onChangeText={field.onChange}
+                onBlur={field.onBlur}
+                onSubmitEditing={() => void handleSubmit(signIn)()}
+                error={formState.errors.password?.message}
+              />
+            )}
+          />
           <Button kind="next" label="Sign in" busy={formState.isSubmitting} onPress={() => void handleSubmit(signIn)()} />
         </View>
       </View>

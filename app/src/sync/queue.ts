@@ -1,4 +1,16 @@
-import { Refusal, applyCommand, applyVisitCommand, type Actor, type BusinessSettings, type ClientWorkOrderCommand, type LibraryJob, type RefusalCode, type VisitCommand, type VisitState, type WorkOrderState } from "@mechanon/core";
+import {
+  Refusal,
+  applyCommand,
+  applyVisitCommand,
+  type Actor,
+  type BusinessSettings,
+  type ClientWorkOrderCommand,
+  type LibraryJob,
+  type RefusalCode,
+  type VisitCommand,
+  type VisitState,
+  type WorkOrderState,
+} from "@mechanon/core";
 import type { CommandOutcome, WorkOrderView } from "@mechanon/contract";
 
 /** A command given on this device and not yet answered by the server. */
@@ -37,7 +49,15 @@ export function withPending(view: WorkOrderView, pending: readonly Pending[], co
   for (const item of pending) {
     if (item.kind === "workOrder" && item.target === view.state.id) {
       state = orSame(state, () =>
-        applyCommand(state, item.command, { workOrderId: item.target, commandId: item.id, at: item.at, actor: context.actor, settings: context.settings, library: context.library, taxExempt: state.taxExempt }),
+        applyCommand(state, item.command, {
+          workOrderId: item.target,
+          commandId: item.id,
+          at: item.at,
+          actor: context.actor,
+          settings: context.settings,
+          library: context.library,
+          taxExempt: state.taxExempt,
+        }),
       );
     }
     if (item.kind === "visit" && item.workOrderId === view.state.id) {
@@ -66,7 +86,9 @@ export function settle(pending: readonly Pending[], outcomes: readonly CommandOu
   const answered = new Map(outcomes.map((outcome) => [outcome.id, outcome]));
   const refused = pending.flatMap((item): Refused[] => {
     const outcome = answered.get(item.id);
-    return outcome?.outcome === "refused" && outcome.refusal ? [{ id: item.id, target: item.kind === "visit" ? item.workOrderId : item.target, code: outcome.refusal, what: item.command.type }] : [];
+    return outcome?.outcome === "refused" && outcome.refusal
+      ? [{ id: item.id, target: item.kind === "visit" ? item.workOrderId : item.target, code: outcome.refusal, what: item.command.type }]
+      : [];
   });
   return { pending: pending.filter(({ id }) => !answered.has(id)), refused };
 }

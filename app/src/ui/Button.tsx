@@ -1,5 +1,5 @@
 import { ActivityIndicator, Pressable, StyleSheet, View, type StyleProp, type ViewStyle } from "react-native";
-import type { LucideIcon } from "lucide-react-native";
+import type { IconShape } from "./icons";
 import { useColors } from "./face";
 import { MIN_TARGET, SPACE } from "./theme";
 import { Words } from "./Words";
@@ -9,7 +9,7 @@ export interface ButtonProps {
   onPress: () => void;
   /** `next`: the one next act of the screen; `plain`: any other. */
   kind?: "next" | "plain" | "quiet";
-  icon?: LucideIcon;
+  icon?: IconShape;
   busy?: boolean;
   disabled?: boolean;
   style?: StyleProp<ViewStyle>;

@@ -1,5 +1,5 @@
 import { StyleSheet, View } from "react-native";
-import type { LucideIcon } from "lucide-react-native";
+import type { IconShape } from "./icons";
 import { useColors } from "./face";
 import { Press } from "./Press";
 import { SPACE } from "./theme";
@@ -8,7 +8,7 @@ import { Words } from "./Words";
 export interface ChoicesProps<T extends string> {
   /** What is chosen, for screen readers. */
   label: string;
-  options: readonly { value: T; label: string; icon?: LucideIcon }[];
+  options: readonly { value: T; label: string; icon?: IconShape }[];
   value: T | null;
   onChoose: (value: T) => void;
   /** Side by side in equal widths instead of wrapping. */

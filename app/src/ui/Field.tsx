@@ -32,7 +32,11 @@ export function Field({ label, error, hint, mono = false, style, ref, ...rest }:
         placeholderTextColor={colors.muted}
         autoCorrect={false}
         {...rest}
-        style={[styles.input, { color: colors.ink, backgroundColor: colors.inset, borderColor: error ? colors.alarm : colors.muted, fontFamily: mono ? FONT.mono : FONT.regular }, rest.multiline && styles.multiline]}
+        style={[
+          styles.input,
+          { color: colors.ink, backgroundColor: colors.inset, borderColor: error ? colors.alarm : colors.muted, fontFamily: mono ? FONT.mono : FONT.regular },
+          rest.multiline && styles.multiline,
+        ]}
       />
       {note ? (
         <Words nativeID={noteId} size="small" tone={error ? "alarm" : "muted"} role={error ? "alert" : undefined}>

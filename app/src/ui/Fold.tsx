@@ -1,4 +1,4 @@
-import { ChevronDown, ChevronRight } from "lucide-react-native";
+import { ChevronDown, ChevronRight } from "./icons";
 import type { ReactNode } from "react";
 import { StyleSheet, View } from "react-native";
 import { useColors } from "./face";

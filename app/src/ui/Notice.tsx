@@ -1,5 +1,5 @@
 import { StyleSheet, View } from "react-native";
-import { Info, TriangleAlert } from "lucide-react-native";
+import { Info, TriangleAlert } from "./icons";
 import { Button } from "./Button";
 import { useColors } from "./face";
 import { SPACE } from "./theme";

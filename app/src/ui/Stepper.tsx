@@ -1,4 +1,4 @@
-import { Minus, Plus } from "lucide-react-native";
+import { Minus, Plus } from "./icons";
 import { StyleSheet, View } from "react-native";
 import { useColors } from "./face";
 import { Press } from "./Press";

@@ -41,7 +41,17 @@ function Odometer({ view }: { view: WorkOrderView }) {
   const save = (): void => {
     if (isFit && miles !== view.state.odometerMiles?.value) sendCommand(view.state.id, { type: "recordOdometer", miles });
   };
-  return <Field label="Odometer, miles" inputMode="numeric" value={typed} onChangeText={setTyped} onBlur={save} onSubmitEditing={save} error={typed.trim() === "" || isFit ? null : "miles are a whole number, at most 2,000,000"} />;
+  return (
+    <Field
+      label="Odometer, miles"
+      inputMode="numeric"
+      value={typed}
+      onChangeText={setTyped}
+      onBlur={save}
+      onSubmitEditing={save}
+      error={typed.trim() === "" || isFit ? null : "miles are a whole number, at most 2,000,000"}
+    />
+  );
 }
 
 function Point({ point, view, business }: { point: InspectionPoint; view: WorkOrderView; business: BusinessView }) {
@@ -50,7 +60,8 @@ function Point({ point, view, business }: { point: InspectionPoint; view: WorkOr
   const finding = state.findings.find(({ pointId }) => pointId === point.id);
   const [note, setNote] = useState(finding?.note ?? "");
   const [hasNote, setHasNote] = useState(note !== "");
-  const grade = (value: NonNullable<typeof finding>["grade"], measured = finding?.measured ?? null): void => sendCommand(state.id, { type: "gradePoint", pointId: point.id, grade: value, measured, note });
+  const grade = (value: NonNullable<typeof finding>["grade"], measured = finding?.measured ?? null): void =>
+    sendCommand(state.id, { type: "gradePoint", pointId: point.id, grade: value, measured, note });
   const measure = (value: number): void => grade(gradeFromMeasurement(point, value) ?? "sound", value);
   const offers = finding ? offersForFindings(state, business.library).filter(({ pointId }) => pointId === point.id) : [];
   return (
@@ -60,7 +71,14 @@ function Point({ point, view, business }: { point: InspectionPoint; view: WorkOr
           {point.title}
         </Words>
         {point.measure ? (
-          <Stepper label={`${point.title} ${point.measure.name}`} value={finding?.measured ?? point.measure.start} unit={point.measure.unit} step={point.measure.step} most={point.measure.most} onChange={measure} />
+          <Stepper
+            label={`${point.title} ${point.measure.name}`}
+            value={finding?.measured ?? point.measure.start}
+            unit={point.measure.unit}
+            step={point.measure.step}
+            most={point.measure.most}
+            onChange={measure}
+          />
         ) : null}
       </View>
       <Choices even label={`Grade of ${point.title}`} options={GRADE_OPTIONS} value={finding?.grade ?? null} onChoose={(value) => grade(value)} testID={`grade-${point.id}`} />
@@ -70,12 +88,18 @@ function Point({ point, view, business }: { point: InspectionPoint; view: WorkOr
             <PhotoButton workOrderId={state.id} pointId={point.id} title={point.title} />
             {hasNote ? null : <Button kind="quiet" label="Note" onPress={() => setHasNote(true)} />}
           </View>
-          {hasNote ? <Field label={`Note on ${point.title}`} value={note} onChangeText={setNote} maxLength={500} onBlur={() => note !== finding.note && grade(finding.grade)} /> : null}
+          {hasNote ? (
+            <Field label={`Note on ${point.title}`} value={note} onChangeText={setNote} maxLength={500} onBlur={() => note !== finding.note && grade(finding.grade)} />
+          ) : null}
         </>
       ) : null}
       <PhotoStrip ids={finding?.photoIds ?? []} title={point.title} />
       {offers.map(({ libraryJob, pointId }) => (
-        <Button key={libraryJob.id} label={`Offer ${libraryJob.title.toLowerCase()}`} onPress={() => addFromLibrary(state.id, libraryJob, { pointId, concernId: concernAnswered(view, libraryJob.answersConcerns) })} />
+        <Button
+          key={libraryJob.id}
+          label={`Offer ${libraryJob.title.toLowerCase()}`}
+          onPress={() => addFromLibrary(state.id, libraryJob, { pointId, concernId: concernAnswered(view, libraryJob.answersConcerns) })}
+        />
       ))}
     </View>
   );

@@ -1,4 +1,4 @@
-import { Check, CircleDashed, Plus } from "lucide-react-native";
+import { Check, CircleDashed, Plus } from "../ui/icons";
 import { useState } from "react";
 import { StyleSheet, View } from "react-native";
 import { v7 as uuid } from "uuid";
@@ -36,9 +36,18 @@ export function Concerns({ view, business }: { view: WorkOrderView; business: Bu
           </View>
         );
       })}
-      {isAdding ? <ConcernPicker phrases={business.settings.concerns} picked={[]} onChange={add} /> : <Button kind="quiet" icon={Plus} label="Add a concern" onPress={() => setAdding(true)} style={styles.add} />}
+      {isAdding ? (
+        <ConcernPicker phrases={business.settings.concerns} picked={[]} onChange={add} />
+      ) : (
+        <Button kind="quiet" icon={Plus} label="Add a concern" onPress={() => setAdding(true)} style={styles.add} />
+      )}
     </View>
   );
 }
 
-const styles = StyleSheet.create({ list: { gap: SPACE.s }, concern: { flexDirection: "row", gap: SPACE.s }, words: { flex: 1 }, add: { alignSelf: "flex-start", paddingHorizontal: 0 } });
+const styles = StyleSheet.create({
+  list: { gap: SPACE.s },
+  concern: { flexDirection: "row", gap: SPACE.s },
+  words: { flex: 1 },
+  add: { alignSelf: "flex-start", paddingHorizontal: 0 },
+});

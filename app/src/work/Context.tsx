@@ -1,6 +1,6 @@
 import { useRouter } from "expo-router";
 import { Linking, StyleSheet, View } from "react-native";
-import { MapPin, MessageSquare, Phone, UserRound } from "lucide-react-native";
+import { MapPin, MessageSquare, Phone, UserRound } from "../ui/icons";
 import { priceWorkOrder, showMoney, showPhone } from "@mechanon/core";
 import type { BusinessView, WorkOrderView } from "@mechanon/contract";
 import { useRight } from "../session/useSession";

@@ -19,7 +19,9 @@ export function JobLibrary({ view, business, onDone }: { view: WorkOrderView; bu
   const wanted = typed.trim().toLowerCase();
   const offers = [...offersForFindings(state, business.library), ...offersForConcerns(state, business.library)];
   const fitting = offers.filter(({ libraryJob }, index) => offers.findIndex((other) => other.libraryJob.id === libraryJob.id) === index);
-  const others = business.library.filter((job) => !fitting.some(({ libraryJob }) => libraryJob.id === job.id)).map((libraryJob): Offer => ({ libraryJob, pointId: null, concernId: null }));
+  const others = business.library
+    .filter((job) => !fitting.some(({ libraryJob }) => libraryJob.id === job.id))
+    .map((libraryJob): Offer => ({ libraryJob, pointId: null, concernId: null }));
   const shown = [...fitting, ...others].filter(({ libraryJob: { title, area } }) => wanted === "" || `${title} ${area}`.toLowerCase().includes(wanted));
   const addOwn = (): void => {
     sendCommand(state.id, { type: "addOwnJob", jobId: uuid(), title: typed.trim(), concernId: null });
@@ -72,4 +74,9 @@ function priceOf(job: LibraryJob, { state }: WorkOrderView): number {
   return priceWorkOrder({ ...state, jobs: [alone] }, "all").jobs[0]?.total ?? 0;
 }
 
-const styles = StyleSheet.create({ list: { gap: SPACE.s }, line: { borderTopWidth: 1, paddingVertical: SPACE.xs }, row: { flexDirection: "row", gap: SPACE.m }, grow: { flex: 1 } });
+const styles = StyleSheet.create({
+  list: { gap: SPACE.s },
+  line: { borderTopWidth: 1, paddingVertical: SPACE.xs },
+  row: { flexDirection: "row", gap: SPACE.m },
+  grow: { flex: 1 },
+});

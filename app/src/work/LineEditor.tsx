@@ -33,7 +33,15 @@ export function LineEditor({ workOrderId, line, unitPriceCents, onDone }: { work
         <Stepper label={`Quantity of ${line.description}`} unit="×" value={line.quantity} step={1} onChange={(quantity) => change({ quantity })} />
       )}
       {mayPrice ? (
-        <Field label={isLabor ? "Rate an hour" : "Price each"} inputMode="decimal" value={typed} onChangeText={setTyped} onBlur={savePrice} onSubmitEditing={savePrice} error={price === null ? "an amount looks like 84.50" : null} />
+        <Field
+          label={isLabor ? "Rate an hour" : "Price each"}
+          inputMode="decimal"
+          value={typed}
+          onChangeText={setTyped}
+          onBlur={savePrice}
+          onSubmitEditing={savePrice}
+          error={price === null ? "an amount looks like 84.50" : null}
+        />
       ) : (
         <Words size="small" tone="muted" figures>{`${showMoney(unitPriceCents)} each; you may not change prices`}</Words>
       )}
@@ -44,7 +52,13 @@ export function LineEditor({ workOrderId, line, unitPriceCents, onDone }: { work
       ) : null}
       <View style={styles.acts}>
         <Button kind="quiet" label="Remove this line" onPress={() => sendCommand(workOrderId, { type: "removeLine", lineId: line.id })} />
-        <Button label="Done" onPress={() => { savePrice(); onDone(); }} />
+        <Button
+          label="Done"
+          onPress={() => {
+            savePrice();
+            onDone();
+          }}
+        />
       </View>
     </View>
   );

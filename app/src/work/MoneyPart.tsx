@@ -1,7 +1,7 @@
 import { useRouter } from "expo-router";
 import { useState } from "react";
 import { StyleSheet, View } from "react-native";
-import { Banknote, CreditCard } from "lucide-react-native";
+import { Banknote, CreditCard } from "../ui/icons";
 import { v7 as uuid } from "uuid";
 import { balanceOf, readMoney, showMoment, showMoney } from "@mechanon/core";
 import { routes, type BusinessView, type WorkOrderView } from "@mechanon/contract";
@@ -94,7 +94,11 @@ function Card({ charge, busy, dueCents, isUnsent }: CardProps) {
     <View style={styles.list}>
       {isUnsent ? <Words tone="muted">Sending what was done before; then the card can be taken.</Words> : null}
       <Button kind="next" busy={busy} disabled={isUnsent} label={`Take ${showMoney(dueCents)} by card`} onPress={() => void charge(uuid(), dueCents)} testID="take-card" />
-      {busy ? <Words tone="muted" role="status">The terminal has the amount. Let the customer tap or insert the card.</Words> : null}
+      {busy ? (
+        <Words tone="muted" role="status">
+          The terminal has the amount. Let the customer tap or insert the card.
+        </Words>
+      ) : null}
     </View>
   );
 }
@@ -109,10 +113,30 @@ function Cash({ workOrderId, dueCents }: { workOrderId: string; dueCents: number
   return (
     <View style={styles.list}>
       <Words strong>Handed over</Words>
-      <Choices label="Handed over" options={choices.map((cents) => ({ value: String(cents), label: showMoney(cents) }))} value={typed === "" ? String(tendered) : null} onChoose={(value) => { setTendered(Number(value)); setTyped(""); }} />
-      <Field label="Another amount" inputMode="decimal" value={typed} onChangeText={setTyped} error={typed.trim() !== "" && own === null ? "an amount looks like 84.50" : !isEnough ? `at least ${showMoney(dueCents)} is needed` : null} />
+      <Choices
+        label="Handed over"
+        options={choices.map((cents) => ({ value: String(cents), label: showMoney(cents) }))}
+        value={typed === "" ? String(tendered) : null}
+        onChoose={(value) => {
+          setTendered(Number(value));
+          setTyped("");
+        }}
+      />
+      <Field
+        label="Another amount"
+        inputMode="decimal"
+        value={typed}
+        onChangeText={setTyped}
+        error={typed.trim() !== "" && own === null ? "an amount looks like 84.50" : !isEnough ? `at least ${showMoney(dueCents)} is needed` : null}
+      />
       <Row strong left="Change to give back" right={showMoney(Math.max(0, given - dueCents))} />
-      <Button kind="next" disabled={!isEnough} label={`Take ${showMoney(dueCents)} in cash`} onPress={() => sendCommand(workOrderId, { type: "takeCash", paymentId: uuid(), amountCents: dueCents, tenderedCents: given })} testID="take-cash" />
+      <Button
+        kind="next"
+        disabled={!isEnough}
+        label={`Take ${showMoney(dueCents)} in cash`}
+        onPress={() => sendCommand(workOrderId, { type: "takeCash", paymentId: uuid(), amountCents: dueCents, tenderedCents: given })}
+        testID="take-cash"
+      />
     </View>
   );
 }

@@ -24,7 +24,9 @@ export function PartsPart({ view, isUnsent }: { view: WorkOrderView; isUnsent: b
   const zone = useBusiness()?.timeZone ?? "utc";
   const needed = approvedParts(state, "needed");
   const ordered = approvedParts(state, "ordered");
-  const rows = approvedJobs(state).flatMap((job) => job.lines.flatMap((line) => (line.kind === "part" ? [{ line, status: partStatus(state, job, line.id), order: orderOf(state, line.id) }] : [])));
+  const rows = approvedJobs(state).flatMap((job) =>
+    job.lines.flatMap((line) => (line.kind === "part" ? [{ line, status: partStatus(state, job, line.id), order: orderOf(state, line.id) }] : [])),
+  );
   if (rows.length === 0) return <Words tone="muted">No agreed job needs a part. Parts show up here once the customer said yes.</Words>;
   return (
     <View style={styles.list}>
@@ -42,7 +44,9 @@ export function PartsPart({ view, isUnsent }: { view: WorkOrderView; isUnsent: b
             </Words>
             {order ? (
               <Words size="small" tone="muted" align="right" figures>
-                {[`${order.supplier}, ${order.orderNumber}`, status === "ordered" && order.readyAt ? `ready ${showMoment(order.readyAt, zone, today)}` : ""].filter(Boolean).join(", ")}
+                {[`${order.supplier}, ${order.orderNumber}`, status === "ordered" && order.readyAt ? `ready ${showMoment(order.readyAt, zone, today)}` : ""]
+                  .filter(Boolean)
+                  .join(", ")}
               </Words>
             ) : null}
           </View>
@@ -50,7 +54,12 @@ export function PartsPart({ view, isUnsent }: { view: WorkOrderView; isUnsent: b
       ))}
       {needed.length > 0 ? <Order view={view} isUnsent={isUnsent} /> : null}
       {ordered.length > 0 ? (
-        <Button kind={needed.length > 0 ? "plain" : "next"} label={`Take in ${countOf(ordered.length, "part")}`} onPress={() => sendCommand(state.id, { type: "receiveParts", lineIds: ordered.map(({ id }) => id) })} testID="take-in" />
+        <Button
+          kind={needed.length > 0 ? "plain" : "next"}
+          label={`Take in ${countOf(ordered.length, "part")}`}
+          onPress={() => sendCommand(state.id, { type: "receiveParts", lineIds: ordered.map(({ id }) => id) })}
+          testID="take-in"
+        />
       ) : null}
     </View>
   );
@@ -76,7 +85,10 @@ function Order({ view, isUnsent }: { view: WorkOrderView; isUnsent: boolean }) {
     setFault(null);
     try {
       const changed = available.some(({ costChanged }) => costChanged);
-      const { workOrder } = await call(routes.orderParts, { params: { id: state.id }, body: { orderId: orderId.current, lineIds: available.map(({ lineId }) => lineId), acceptChangedCost: changed } });
+      const { workOrder } = await call(routes.orderParts, {
+        params: { id: state.id },
+        body: { orderId: orderId.current, lineIds: available.map(({ lineId }) => lineId), acceptChangedCost: changed },
+      });
       orderId.current = uuid();
       keepView(workOrder);
     } catch (problem) {
@@ -96,14 +108,31 @@ function Order({ view, isUnsent }: { view: WorkOrderView; isUnsent: boolean }) {
       <Words strong>{data.supplier}</Words>
       {available.map((offer) => (
         <Words key={offer.lineId} figures tone={offer.costChanged ? "alarm" : "muted"}>
-          {[`${offer.quantity} × ${offer.description}`, offer.costCents === null ? "" : `${showMoney(offer.costCents)} each`, offer.costChanged && offer.quotedCostCents !== null ? `was ${showMoney(offer.quotedCostCents)}` : ""].filter(Boolean).join(", ")}
+          {[
+            `${offer.quantity} × ${offer.description}`,
+            offer.costCents === null ? "" : `${showMoney(offer.costCents)} each`,
+            offer.costChanged && offer.quotedCostCents !== null ? `was ${showMoney(offer.quotedCostCents)}` : "",
+          ]
+            .filter(Boolean)
+            .join(", ")}
         </Words>
       ))}
       {short.map((offer) => (
-        <Notice key={offer.lineId} text={`${data.supplier} has ${offer.available} of ${offer.quantity} ${offer.description.toLowerCase()}. Leave it for later or buy it elsewhere; the others can be ordered.`} />
+        <Notice
+          key={offer.lineId}
+          text={`${data.supplier} has ${offer.available} of ${offer.quantity} ${offer.description.toLowerCase()}. Leave it for later or buy it elsewhere; the others can be ordered.`}
+        />
       ))}
       {fault ? <Notice text={fault} /> : null}
-      {available.length > 0 ? <Button kind="next" busy={busy} label={`Order ${countOf(available.length, "part")}${hasCost ? `, ${showMoney(cost)}` : ""}`} onPress={() => void order()} testID="order-parts" /> : null}
+      {available.length > 0 ? (
+        <Button
+          kind="next"
+          busy={busy}
+          label={`Order ${countOf(available.length, "part")}${hasCost ? `, ${showMoney(cost)}` : ""}`}
+          onPress={() => void order()}
+          testID="order-parts"
+        />
+      ) : null}
     </View>
   );
 }

@@ -37,14 +37,23 @@ export function QuoteJob({ job, view, priced }: { job: Job; view: WorkOrderView;
         const net = nets.get(line.id)?.net ?? 0;
         return (
           <View key={line.id}>
-            <Press label={`${quantity} ${line.description}, ${showMoney(net)}, change`} disabled={job.finishedAt !== null} aria-expanded={editing === line.id} onPress={() => setEditing(editing === line.id ? null : line.id)}>
+            <Press
+              label={`${quantity} ${line.description}, ${showMoney(net)}, change`}
+              disabled={job.finishedAt !== null}
+              aria-expanded={editing === line.id}
+              onPress={() => setEditing(editing === line.id ? null : line.id)}
+            >
               <View style={styles.row}>
                 <Words figures tone="muted" style={styles.quantity}>
                   {quantity}
                 </Words>
                 <View style={styles.grow}>
                   <Words>{line.description}</Words>
-                  {line.kind === "part" && line.partNumber ? <Words size="small" tone="muted">{`${line.brand ?? ""} ${line.partNumber}`.trim()}</Words> : null}
+                  {line.kind === "part" && line.partNumber ? (
+                    <Words size="small" tone="muted">
+                      {`${line.brand ?? ""} ${line.partNumber}`.trim()}
+                    </Words>
+                  ) : null}
                 </View>
                 <Words figures>{showMoney(net)}</Words>
               </View>

@@ -24,7 +24,16 @@ export function VisitsPart({ view, business }: { view: WorkOrderView; business: 
   const [last, setLast] = useState<Slot | null>(null);
   const book = (chosen: Slot, allowOverlap: boolean): void => {
     const place = view.visits.at(-1)?.place ?? view.customer.place ?? nowhere();
-    sendVisitCommand(uuid(), view.state.id, { type: "bookVisit", workOrderIds: [view.state.id], mechanicId: chosen.mechanicId, place, startsAt: chosen.startsAt, endsAt: chosen.endsAt, note: "", allowOverlap });
+    sendVisitCommand(uuid(), view.state.id, {
+      type: "bookVisit",
+      workOrderIds: [view.state.id],
+      mechanicId: chosen.mechanicId,
+      place,
+      startsAt: chosen.startsAt,
+      endsAt: chosen.endsAt,
+      note: "",
+      allowOverlap,
+    });
     setLast(chosen);
     setSlot(null);
     setBooking(false);
@@ -38,7 +47,11 @@ export function VisitsPart({ view, business }: { view: WorkOrderView; business: 
       {isBooking ? (
         <>
           <SlotPicker business={business} slot={slot} onChange={setSlot} />
-          {slot ? <Button kind="next" label={`Book ${showMomentOf(slot, business.timeZone)}`} onPress={() => book(slot, false)} testID="book-visit" /> : <Notice kind="note" text="Pick a day and a time." />}
+          {slot ? (
+            <Button kind="next" label={`Book ${showMomentOf(slot, business.timeZone)}`} onPress={() => book(slot, false)} testID="book-visit" />
+          ) : (
+            <Notice kind="note" text="Pick a day and a time." />
+          )}
         </>
       ) : (
         <Button label="Book another visit" onPress={() => setBooking(true)} />
@@ -89,4 +102,8 @@ function Visit({ visit, view, business }: { visit: VisitState; view: WorkOrderVi
   );
 }
 
-const styles = StyleSheet.create({ list: { gap: SPACE.m }, visit: { borderLeftWidth: 3, paddingLeft: SPACE.m }, acts: { flexDirection: "row", flexWrap: "wrap", columnGap: SPACE.s } });
+const styles = StyleSheet.create({
+  list: { gap: SPACE.m },
+  visit: { borderLeftWidth: 3, paddingLeft: SPACE.m },
+  acts: { flexDirection: "row", flexWrap: "wrap", columnGap: SPACE.s },
+});

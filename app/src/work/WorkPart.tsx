@@ -1,5 +1,5 @@
 import { StyleSheet, View } from "react-native";
-import { CircleCheck, CircleDashed } from "lucide-react-native";
+import { CircleCheck, CircleDashed } from "../ui/icons";
 import { approvedJobs, showMoment } from "@mechanon/core";
 import type { BusinessView, WorkOrderView } from "@mechanon/contract";
 import { useToday } from "../day/useDay";
@@ -24,7 +24,9 @@ export function WorkPart({ view, business }: { view: WorkOrderView; business: Bu
             <Words strong>{job.title}</Words>
             {job.finishedAt ? <Words size="small" tone="muted" figures>{`Finished ${showMoment(job.finishedAt, business.timeZone, today)}`}</Words> : null}
           </View>
-          {job.finishedAt ? null : <Button kind="quiet" label={`Finish ${job.title.toLowerCase()}`} onPress={() => sendCommand(view.state.id, { type: "finishJobs", jobIds: [job.id] })} />}
+          {job.finishedAt ? null : (
+            <Button kind="quiet" label={`Finish ${job.title.toLowerCase()}`} onPress={() => sendCommand(view.state.id, { type: "finishJobs", jobIds: [job.id] })} />
+          )}
         </View>
       ))}
     </View>

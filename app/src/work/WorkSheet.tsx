@@ -1,5 +1,5 @@
 import { useRouter } from "expo-router";
-import { ArrowLeft } from "lucide-react-native";
+import { ArrowLeft } from "../ui/icons";
 import { useState } from "react";
 import { useHotkeys } from "react-hotkeys-hook";
 import { ScrollView, StyleSheet, View } from "react-native";
@@ -90,7 +90,8 @@ export function WorkSheet({ id }: { id: string }) {
   const lines = sheetLines(view, points, business.timeZone, today);
   const label = nextActLabel(next);
   // These acts happen inside the open part, which has a button of its own for each.
-  const isInPart = next.act === "orderParts" || next.act === "receiveParts" || next.act === "takePayment" || next.act === "bookVisit" || next.act === "inspect" || next.act === "addJob";
+  const isInPart =
+    next.act === "orderParts" || next.act === "receiveParts" || next.act === "takePayment" || next.act === "bookVisit" || next.act === "inspect" || next.act === "addJob";
   const isOpen = (part: SheetPart): boolean => toggled[part] ?? part === due;
   const contents: Record<SheetPart, () => React.ReactNode> = {
     visits: () => <VisitsPart view={view} business={business} />,
@@ -133,7 +134,14 @@ export function WorkSheet({ id }: { id: string }) {
         <Concerns view={view} business={business} />
         <View>
           {SHEET_PARTS.map((part) => (
-            <Fold key={part} title={TITLES[part]} line={lines[part]} open={isOpen(part)} onToggle={() => setToggled((before) => ({ ...before, [part]: !isOpen(part) }))} testID={`part-${part}`}>
+            <Fold
+              key={part}
+              title={TITLES[part]}
+              line={lines[part]}
+              open={isOpen(part)}
+              onToggle={() => setToggled((before) => ({ ...before, [part]: !isOpen(part) }))}
+              testID={`part-${part}`}
+            >
               {contents[part]()}
             </Fold>
           ))}

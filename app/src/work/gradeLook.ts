@@ -1,8 +1,8 @@
-import { CircleCheck, CircleSlash, Eye, Wrench, type LucideIcon } from "lucide-react-native";
+import { CircleCheck, CircleSlash, Eye, Wrench, type IconShape } from "../ui/icons";
 import type { Grade } from "@mechanon/core";
 
 /** Each grade by a shape and a word; color comes after both. */
-export const GRADE_LOOK: Readonly<Record<Grade, { label: string; icon: LucideIcon }>> = {
+export const GRADE_LOOK: Readonly<Record<Grade, { label: string; icon: IconShape }>> = {
   sound: { label: "Sound", icon: CircleCheck },
   watch: { label: "Watch", icon: Eye },
   act: { label: "Act now", icon: Wrench },

@@ -19,9 +19,17 @@ export function sheetLines(view: WorkOrderView, points: readonly InspectionPoint
   const balance = balanceOf(state);
   return {
     visits: last ? [showMoment(last.startsAt, zone, today), VISIT_WORDS[visitStanding(last)]].filter(Boolean).join(", ") : "No visit yet",
-    check: state.findings.length === 0 ? "Not started" : [open > 0 ? `${open} open` : "All checked", bad > 0 ? `${bad} act now` : "", watch > 0 ? `${watch} to watch` : ""].filter(Boolean).join(", "),
+    check:
+      state.findings.length === 0
+        ? "Not started"
+        : [open > 0 ? `${open} open` : "All checked", bad > 0 ? `${bad} act now` : "", watch > 0 ? `${watch} to watch` : ""].filter(Boolean).join(", "),
     quote: state.jobs.length === 0 ? "No job yet" : `${countOf(state.jobs.length, "job")}, ${showMoney(quoteTotalCents(state))}`,
-    parts: needed + ordered === 0 ? (state.received.length > 0 ? "All in hand" : "None") : [needed > 0 ? `${needed} to order` : "", ordered > 0 ? `${ordered} on order` : ""].filter(Boolean).join(", "),
+    parts:
+      needed + ordered === 0
+        ? state.received.length > 0
+          ? "All in hand"
+          : "None"
+        : [needed > 0 ? `${needed} to order` : "", ordered > 0 ? `${ordered} on order` : ""].filter(Boolean).join(", "),
     work: agreed.length === 0 ? "Nothing agreed yet" : `${done} of ${countOf(agreed.length, "job")} finished`,
     money: balance.totalCents === 0 ? "Nothing agreed yet" : balance.dueCents === 0 ? `Paid ${showMoney(balance.paidCents)}` : `${showMoney(balance.dueCents)} due`,
   };

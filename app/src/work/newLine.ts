@@ -13,7 +13,11 @@ export type NewLineFaults = Partial<Record<"description" | "amount" | "price", s
  * A quote line from what was typed.
  * @returns The line, or what does not fit, by field.
  */
-export function readNewLine(draft: NewLineDraft, id: string, rules: Pick<MoneyRules, "laborRateCents" | "wageCents">): { line: QuoteLine; faults: null } | { line: null; faults: NewLineFaults } {
+export function readNewLine(
+  draft: NewLineDraft,
+  id: string,
+  rules: Pick<MoneyRules, "laborRateCents" | "wageCents">,
+): { line: QuoteLine; faults: null } | { line: null; faults: NewLineFaults } {
   const amount = Number(draft.amount);
   const price = readMoney(draft.price);
   const faults: NewLineFaults = {};
@@ -22,7 +26,8 @@ export function readNewLine(draft: NewLineDraft, id: string, rules: Pick<MoneyRu
   if (draft.kind !== "labor" && price === null) faults.price = "an amount looks like 84.50";
   if (Object.keys(faults).length > 0) return { line: null, faults };
   const base = { id, description: draft.description.trim() };
-  if (draft.kind === "labor") return { line: { ...base, kind: "labor", hours: amount, rateCents: rules.laborRateCents, wageCents: rules.wageCents, paidHours: null }, faults: null };
+  if (draft.kind === "labor")
+    return { line: { ...base, kind: "labor", hours: amount, rateCents: rules.laborRateCents, wageCents: rules.wageCents, paidHours: null }, faults: null };
   if (draft.kind === "fee") return { line: { ...base, kind: "fee", quantity: amount, priceCents: price ?? 0 }, faults: null };
   return { line: { ...base, kind: "part", quantity: amount, costCents: 0, markup: null, priceCents: price, partNumber: null, brand: null }, faults: null };
 }

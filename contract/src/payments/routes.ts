@@ -19,7 +19,13 @@ export const receipt = z
     paidCents: cents,
     dueCents: cents,
     payments: z.array(
-      z.object({ method: z.enum(["card", "cash"]), at: z.string(), amountCents: cents, tenderedCents: cents.nullable(), card: z.object({ lastFour: z.string(), authorization: z.string() }).nullable() }),
+      z.object({
+        method: z.enum(["card", "cash"]),
+        at: z.string(),
+        amountCents: cents,
+        tenderedCents: cents.nullable(),
+        card: z.object({ lastFour: z.string(), authorization: z.string() }).nullable(),
+      }),
     ),
     notDone: z.array(z.object({ title: z.string(), answer: z.enum(["later", "no"]) })),
     signature: z.object({ name: z.string(), strokes: z.array(z.array(z.number())), at: z.string() }).nullable(),

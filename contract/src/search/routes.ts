@@ -8,5 +8,12 @@ export const found = z.object({ customers: z.array(z.object({ customer, vehicles
 export type Found = z.infer<typeof found>;
 
 export const searchRoutes = {
-  search: route({ method: "get", path: "/api/search", area: "search", summary: "Customers, cars and work orders by name, phone, plate, VIN or number", query: z.object({ q: z.string().max(500) }), answer: found }),
+  search: route({
+    method: "get",
+    path: "/api/search",
+    area: "search",
+    summary: "Customers, cars and work orders by name, phone, plate, VIN or number",
+    query: z.object({ q: z.string().max(500) }),
+    answer: found,
+  }),
 };

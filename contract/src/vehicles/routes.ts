@@ -3,7 +3,10 @@ import { idField, idParams, textField } from "../fields";
 import { route } from "../route";
 import { vehicle, vehicleGuess } from "./vehicle";
 
-const optionalText = (most: number) => textField(most).nullable().transform((value) => value || null);
+const optionalText = (most: number) =>
+  textField(most)
+    .nullable()
+    .transform((value) => value || null);
 
 /** A car to keep for a customer; at least a VIN, a plate or a name for it. */
 export const vehicleBody = z
@@ -58,7 +61,16 @@ export const vinReport = z
 export const knownVehicle = z.object({ vehicle, customerName: z.string() });
 
 export const vehicleRoutes = {
-  createVehicle: route({ method: "post", path: "/api/vehicles", area: "vehicles", summary: "Keep a car for a customer", keyed: true, body: vehicleBody, answer: vehicle, status: 201 }),
+  createVehicle: route({
+    method: "post",
+    path: "/api/vehicles",
+    area: "vehicles",
+    summary: "Keep a car for a customer",
+    keyed: true,
+    body: vehicleBody,
+    answer: vehicle,
+    status: 201,
+  }),
   getVehicle: route({ method: "get", path: "/api/vehicles/:id", area: "vehicles", summary: "A car", params: idParams, answer: vehicle }),
   decodeVin: route({
     method: "get",

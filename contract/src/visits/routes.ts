@@ -22,5 +22,12 @@ export const visitRoutes = {
     body: z.strictObject({ commands: z.array(visitEnvelope).min(1).max(100) }),
     answer: z.object({ outcomes: z.array(commandOutcome), visit: visitState.nullable() }),
   }),
-  getDay: route({ method: "get", path: "/api/day", area: "schedule", summary: "The visits of a day", query: z.object({ date: dayField }), answer: z.object({ date: dayField, visits: z.array(dayVisit) }) }),
+  getDay: route({
+    method: "get",
+    path: "/api/day",
+    area: "schedule",
+    summary: "The visits of a day",
+    query: z.object({ date: dayField }),
+    answer: z.object({ date: dayField, visits: z.array(dayVisit) }),
+  }),
 };

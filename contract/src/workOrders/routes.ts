@@ -13,7 +13,9 @@ export const workOrderEnvelope = z.strictObject({ id: idField, at: instant, comm
 export type WorkOrderEnvelope = z.infer<typeof workOrderEnvelope>;
 
 /** What became of one command. */
-export const commandOutcome = z.object({ id: z.string(), outcome: z.enum(["applied", "refused"]), refusal: z.enum(REFUSAL_CODES).nullable(), conflicts: z.array(z.string()) }).meta({ id: "CommandOutcome" });
+export const commandOutcome = z
+  .object({ id: z.string(), outcome: z.enum(["applied", "refused"]), refusal: z.enum(REFUSAL_CODES).nullable(), conflicts: z.array(z.string()) })
+  .meta({ id: "CommandOutcome" });
 export type CommandOutcome = z.infer<typeof commandOutcome>;
 
 export const pendingCharge = z.object({ paymentId: z.string(), amountCents: z.number().int(), at: z.string() });
@@ -44,5 +46,11 @@ export const workOrderRoutes = {
     body: z.strictObject({ commands: z.array(workOrderEnvelope).min(1).max(100) }),
     answer: z.object({ outcomes: z.array(commandOutcome), workOrder: workOrderView.nullable() }),
   }),
-  openWork: route({ method: "get", path: "/api/open-work", area: "workOrders", summary: "Everything open, by what it waits for, oldest first", answer: z.object({ workOrders: z.array(workOrderSummary) }) }),
+  openWork: route({
+    method: "get",
+    path: "/api/open-work",
+    area: "workOrders",
+    summary: "Everything open, by what it waits for, oldest first",
+    answer: z.object({ workOrders: z.array(workOrderSummary) }),
+  }),
 };

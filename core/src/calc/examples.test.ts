@@ -64,7 +64,11 @@ describe("price", () => {
         { id: "t1", unitPrice: 15680, gross: 15680, setPrice: 0, discount: 0, net: 15680 },
         { id: "t2", unitPrice: 2200, gross: 2200, setPrice: 0, discount: 0, net: 2200 },
       ],
-      jobs: [{ id: "brakes", total: 33062 }, { id: "oil", total: 8227 }, { id: "battery", total: 17880 }],
+      jobs: [
+        { id: "brakes", total: 33062 },
+        { id: "oil", total: 8227 },
+        { id: "battery", total: 17880 },
+      ],
       payers: [
         { id: "customer", labor: 19676, part: 21472, fee: 141, sublet: 0, core: 0, supplies: 984, discount: 1996, taxes: { state: 1412, county: 242 }, total: 43927 },
         { id: "fleet", labor: 0, part: 15680, fee: 0, sublet: 0, core: 2200, supplies: 0, discount: 0, taxes: { state: 0, county: 0 }, total: 17880 },
@@ -106,12 +110,24 @@ describe("price", () => {
   });
 
   it("takes null for absent, and counts zeros as zero", () => {
-    const bare = { rules: {}, payers: [{ id: "p", taxExempt: null }], jobs: [{ id: "j", payer: "p", answer: null, setPrice: null, discount: null, lines: [] }], discounts: null, count: "all" };
+    const bare = {
+      rules: {},
+      payers: [{ id: "p", taxExempt: null }],
+      jobs: [{ id: "j", payer: "p", answer: null, setPrice: null, discount: null, lines: [] }],
+      discounts: null,
+      count: "all",
+    };
     expect(run("price", bare)).toMatchObject({ total: 0, jobs: [{ id: "j", total: 0 }], profit: { revenue: 0, marginPercent: null } });
   });
 
   it("lists every payer, and no job that does not count", () => {
-    expect(run("price", at("jobs.2.answer", "no"))).toMatchObject({ jobs: [{ id: "brakes" }, { id: "oil" }], payers: [{ id: "customer", total: 43927 }, { id: "fleet", total: 0 }] });
+    expect(run("price", at("jobs.2.answer", "no"))).toMatchObject({
+      jobs: [{ id: "brakes" }, { id: "oil" }],
+      payers: [
+        { id: "customer", total: 43927 },
+        { id: "fleet", total: 0 },
+      ],
+    });
   });
 
   it.each([
@@ -126,13 +142,34 @@ describe("price", () => {
 });
 
 describe("labor", () => {
-  const input = { steps: { wheel: 0.2, caliper: 0.4, strut: 0.9, "tie rod": 0.5 }, operations: [{ id: "strut", steps: ["wheel", "caliper", "strut", "strut"] }, { id: "tie rod", steps: ["wheel", "tie rod"] }] };
+  const input = {
+    steps: { wheel: 0.2, caliper: 0.4, strut: 0.9, "tie rod": 0.5 },
+    operations: [
+      { id: "strut", steps: ["wheel", "caliper", "strut", "strut"] },
+      { id: "tie rod", steps: ["wheel", "tie rod"] },
+    ],
+  };
   it("pays a shared step once, to the first that has it", () => {
-    expect(run("labor", input)).toEqual({ operations: [{ id: "strut", hours: 1.5, alone: 1.5 }, { id: "tie rod", hours: 0.5, alone: 0.7 }], hours: 2, saved: 0.2 });
+    expect(run("labor", input)).toEqual({
+      operations: [
+        { id: "strut", hours: 1.5, alone: 1.5 },
+        { id: "tie rod", hours: 0.5, alone: 0.7 },
+      ],
+      hours: 2,
+      saved: 0.2,
+    });
   });
   it("refuses a step that is not there and an operation given twice", () => {
     expect(faultOf("labor", { ...input, operations: [{ id: "a", steps: ["wheel", "axle"] }] })).toEqual(["unknown-reference", "operations[0].steps[1]"]);
-    expect(faultOf("labor", { ...input, operations: [{ id: "a", steps: [] }, { id: "a", steps: [] }] })).toEqual(["duplicate-id", "operations[1].id"]);
+    expect(
+      faultOf("labor", {
+        ...input,
+        operations: [
+          { id: "a", steps: [] },
+          { id: "a", steps: [] },
+        ],
+      }),
+    ).toEqual(["duplicate-id", "operations[1].id"]);
   });
 });
 

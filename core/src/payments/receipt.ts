@@ -40,7 +40,9 @@ export function receiptOf(state: WorkOrderState): Receipt {
     totalCents: balance.totalCents,
     paidCents: balance.paidCents,
     dueCents: balance.dueCents,
-    payments: state.payments.filter(({ status }) => status === "taken").map(({ method, at, amountCents, tenderedCents, card }) => ({ method, at, amountCents, tenderedCents, card })),
+    payments: state.payments
+      .filter(({ status }) => status === "taken")
+      .map(({ method, at, amountCents, tenderedCents, card }) => ({ method, at, amountCents, tenderedCents, card })),
     notDone: state.jobs.flatMap(({ title, answer }) => (answer?.value === "later" || answer?.value === "no" ? [{ title, answer: answer.value }] : [])),
     signature: signed ? { name: signed.name, strokes: signed.signature, at: signed.at } : null,
   };

@@ -6,7 +6,18 @@ export function sampleVinTable(): VinTable {
   return readVinTable(
     encodeVinTable({
       makers: [
-        { wmi: "1TZ", maker: "TERN MOTOR WORKS", make: "Tern", country: "UNITED STATES (USA)", kind: "car", schemas: [{ schema: 0, yearFrom: 2010, yearTo: null }, { schema: 1, yearFrom: 2015, yearTo: 2020 }, { schema: 2, yearFrom: 1981, yearTo: 2009 }] },
+        {
+          wmi: "1TZ",
+          maker: "TERN MOTOR WORKS",
+          make: "Tern",
+          country: "UNITED STATES (USA)",
+          kind: "car",
+          schemas: [
+            { schema: 0, yearFrom: 2010, yearTo: null },
+            { schema: 1, yearFrom: 2015, yearTo: 2020 },
+            { schema: 2, yearFrom: 1981, yearTo: 2009 },
+          ],
+        },
         { wmi: "WZZ", maker: "ZEEMEEUW BV", make: null, country: "NETHERLANDS", kind: "car", schemas: [{ schema: 1, yearFrom: 1981, yearTo: null }] },
         { wmi: "1T9123", maker: "TINY TERN TRAILERS", make: "Tiny Tern", country: "UNITED STATES (USA)", kind: "truck", schemas: [] },
         { wmi: "5HM", maker: "HERON CYCLES", make: null, country: "UNITED STATES (USA)", kind: "motorcycle", schemas: [{ schema: 3, yearFrom: 1981, yearTo: null }] },
@@ -14,9 +25,16 @@ export function sampleVinTable(): VinTable {
       ],
       schemas: [
         // Shared by all models of the maker.
-        [{ key: "*****|*A", facts: { plantCity: "LARKHAVEN", plantState: "WASHINGTON", plantCountry: "UNITED STATES (USA)" } }, { key: "AB", facts: { bodyClass: "Wagon", doors: "5" } }],
+        [
+          { key: "*****|*A", facts: { plantCity: "LARKHAVEN", plantState: "WASHINGTON", plantCountry: "UNITED STATES (USA)" } },
+          { key: "AB", facts: { bodyClass: "Wagon", doors: "5" } },
+        ],
         // The model's own.
-        [{ key: "AB", facts: { model: "Tern\tSandpiper", bodyClass: "Sedan/Saloon", doors: "4" } }, { key: "AB[1-3]", facts: { model: "Tern\tSandpiper GT", engineModel: "T20", trim: "AWD Sport" } }, { key: "AC", facts: { model: "Tern\tCurlew", cubicCentimeters: "1496", fuel: "Diesel" } }],
+        [
+          { key: "AB", facts: { model: "Tern\tSandpiper", bodyClass: "Sedan/Saloon", doors: "4" } },
+          { key: "AB[1-3]", facts: { model: "Tern\tSandpiper GT", engineModel: "T20", trim: "AWD Sport" } },
+          { key: "AC", facts: { model: "Tern\tCurlew", cubicCentimeters: "1496", fuel: "Diesel" } },
+        ],
         [{ key: "A", facts: { model: "Tern\tOld Sandpiper" } }],
         [{ key: "A", facts: { model: "Heron\tWader", liters: "0.9" } }],
         [{ key: "A", facts: { model: "Heron\tHauler", gvwr: "Class 6: 19,501 - 26,000 lb (8,845 - 11,794 kg)" } }],

@@ -15,11 +15,22 @@ it("computes the check digit of the regulation's own sample", () => {
 });
 
 it("reads the model from its most specific key and the rest from its own schema first", () => {
-  expect(decode(GT)).toMatchObject({ make: "Tern", model: "Sandpiper GT", bodyClass: "Sedan/Saloon", doors: 4, maker: "TERN MOTOR WORKS", plant: "LARKHAVEN, WASHINGTON", country: "UNITED STATES (USA)" });
+  expect(decode(GT)).toMatchObject({
+    make: "Tern",
+    model: "Sandpiper GT",
+    bodyClass: "Sedan/Saloon",
+    doors: 4,
+    maker: "TERN MOTOR WORKS",
+    plant: "LARKHAVEN, WASHINGTON",
+    country: "UNITED STATES (USA)",
+  });
 });
 
 it("completes the engine from its name, and the drive from the trim", () => {
-  expect(decode(GT)).toMatchObject({ drive: "AWD/All-Wheel Drive", engine: { displacementL: 2, cylinders: 4, configuration: "In-Line", fuel: "Gasoline", turbo: true, horsepower: 210 } });
+  expect(decode(GT)).toMatchObject({
+    drive: "AWD/All-Wheel Drive",
+    engine: { displacementL: 2, cylinders: 4, configuration: "In-Line", fuel: "Gasoline", turbo: true, horsepower: 210 },
+  });
 });
 
 it("turns cubic centimeters into liters", () => {
@@ -89,7 +100,8 @@ describe("suggestions", () => {
     expect(decode(swapped).suggestions.map(({ vin }) => vin)).toContain(GT);
   });
   it("offers only VINs that hold and whose maker is known; none for a sound one", () => {
-    for (const { vin } of decode(`${GT.slice(0, 11)}D${GT.slice(12)}`).suggestions) expect(decode(vin)).toMatchObject({ checkDigit: { ok: true }, maker: expect.any(String) });
+    for (const { vin } of decode(`${GT.slice(0, 11)}D${GT.slice(12)}`).suggestions)
+      expect(decode(vin)).toMatchObject({ checkDigit: { ok: true }, maker: expect.any(String) as unknown });
     expect(decode(GT).suggestions).toEqual([]);
   });
 });

@@ -18,7 +18,7 @@ interface Winner {
 export function matchRows(vin: string, maker: VinMaker, modelYear: number, table: VinTable): VinFacts {
   const bits = vinBits(vin);
   const winners = new Map<VinField, Winner[]>();
-  for (const { matcher, facts, schema } of table.rowsFor(maker, modelYear)) {
+  for (const { matcher, facts, schema } of table.rowsFor(maker, modelYear, vin)) {
     if (!keyMatches(matcher, bits)) continue;
     for (const [field, value] of facts) {
       const found = winners.get(field);

@@ -1,12 +1,5 @@
 /** Closed list of what can be wrong with a VIN. */
-export type VinProblemCode =
-  | "wrong-length"
-  | "illegal-character"
-  | "check-digit"
-  | "check-digit-note"
-  | "unknown-maker"
-  | "unknown-year"
-  | "unknown-model";
+export type VinProblemCode = "wrong-length" | "illegal-character" | "check-digit" | "check-digit-note" | "unknown-maker" | "unknown-year" | "unknown-model";
 
 export interface VinProblem {
   code: VinProblemCode;

@@ -77,11 +77,7 @@ function oneSlip(candidate: Candidate): Candidate[] {
     if (next !== "" && next !== character) {
       slips.push({
         vin: candidate.vin.slice(0, index) + next + character + candidate.vin.slice(index + 2),
-        changes: [
-          ...candidate.changes,
-          { position: index + 1, from: character, to: next },
-          { position: index + 2, from: next, to: character },
-        ],
+        changes: [...candidate.changes, { position: index + 1, from: character, to: next }, { position: index + 2, from: next, to: character }],
         rank: candidate.rank + CHANGE_STEP + SWAP_RANK,
       });
     }

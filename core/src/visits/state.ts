@@ -2,7 +2,14 @@ import { z } from "zod";
 
 const instant = z.iso.datetime();
 
-export const place = z.object({ street: z.string(), town: z.string(), region: z.string(), postcode: z.string(), latitude: z.number().nullable(), longitude: z.number().nullable() });
+export const place = z.object({
+  street: z.string(),
+  town: z.string(),
+  region: z.string(),
+  postcode: z.string(),
+  latitude: z.number().nullable(),
+  longitude: z.number().nullable(),
+});
 export type Place = z.infer<typeof place>;
 
 /** One trip to one place at one time by one mechanic, for one or several work orders. */

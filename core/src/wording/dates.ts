@@ -38,7 +38,9 @@ export function showAge(since: string, now: string): string {
 
 /** The instant of a wall-clock time on a day in a zone. @example instantAt("2026-11-23", 570, "America/Los_Angeles") //=> "2026-11-23T17:30:00.000Z" */
 export function instantAt(day: string, minuteOfDay: number, zone: string): string {
-  const date = DateTime.fromISO(day, { zone }).startOf("day").set({ hour: Math.floor(minuteOfDay / 60), minute: minuteOfDay % 60 });
+  const date = DateTime.fromISO(day, { zone })
+    .startOf("day")
+    .set({ hour: Math.floor(minuteOfDay / 60), minute: minuteOfDay % 60 });
   return date.toUTC().toISO() ?? "";
 }
 

@@ -119,7 +119,11 @@ function changePhotos(state: WorkOrderState, command: Extract<WorkOrderCommand, 
 function recordPartsOrder(state: WorkOrderState, command: Extract<WorkOrderCommand, { type: "recordPartsOrder" }>, context: CommandContext): WorkOrderState {
   const { orderId: id, supplier, orderNumber, readyAt, items } = command;
   const ordered = { ...state, orders: [...state.orders, { id, at: context.at, by: context.actor.id, supplier, orderNumber, readyAt, items }] };
-  return markLostLines(ordered, items.map(({ lineId }) => lineId), context);
+  return markLostLines(
+    ordered,
+    items.map(({ lineId }) => lineId),
+    context,
+  );
 }
 
 function receiveParts(state: WorkOrderState, lineIds: string[], context: CommandContext): WorkOrderState {

@@ -28,11 +28,7 @@ export function recordAnswers(state: WorkOrderState, command: WorkOrderCommandOf
 }
 
 /** Records money taken, or a card declined. Money beyond what is owed is kept and marked. */
-export function recordPayment(
-  state: WorkOrderState,
-  command: WorkOrderCommandOf<"takeCash" | "recordCardPayment" | "recordCardDecline">,
-  context: CommandContext,
-): WorkOrderState {
+export function recordPayment(state: WorkOrderState, command: WorkOrderCommandOf<"takeCash" | "recordCardPayment" | "recordCardDecline">, context: CommandContext): WorkOrderState {
   if (state.payments.some(({ id, status }) => id === command.paymentId && status === "taken")) return state;
   const base = { id: command.paymentId, at: context.at, by: context.actor.id, amountCents: command.amountCents };
   const payment: Payment =

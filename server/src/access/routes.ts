@@ -25,7 +25,10 @@ export function accessRoutes(router: Router, deps: Deps, tries: SignInTries, dum
     const login = body.login.toLowerCase();
     const address = req.ip ?? "";
     await tries.requireFree(login, address);
-    const [found] = await db.query<{ business_id: string; id: string; password_hash: string }>("select business_id, id, password_hash from people where login = $1", { bind: [login], type: QueryTypes.SELECT });
+    const [found] = await db.query<{ business_id: string; id: string; password_hash: string }>("select business_id, id, password_hash from people where login = $1", {
+      bind: [login],
+      type: QueryTypes.SELECT,
+    });
     // An unknown name costs the same time as a wrong password, so that names cannot be guessed.
     const isRight = await verifyPassword(body.password, found?.password_hash ?? dummyHash);
     if (!found || !isRight) {

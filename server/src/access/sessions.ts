@@ -31,7 +31,14 @@ export async function findSession(db: Sequelize, token: string): Promise<Session
     { bind: [hashOf(token)], type: QueryTypes.SELECT },
   );
   if (!row) return null;
-  return { businessId: row.business_id, timeZone: row.time_zone, businessName: row.business_name, actor: { id: row.id, name: row.name, rights: row.rights }, role: row.role, isMechanic: row.is_mechanic };
+  return {
+    businessId: row.business_id,
+    timeZone: row.time_zone,
+    businessName: row.business_name,
+    actor: { id: row.id, name: row.name, rights: row.rights },
+    role: row.role,
+    isMechanic: row.is_mechanic,
+  };
 }
 
 export async function endSession(db: Sequelize, token: string): Promise<void> {

@@ -4,7 +4,7 @@ import type { Transaction } from "sequelize";
 import { CustomerRow, VehicleRow, WorkOrderRow } from "../db/models";
 import { AppError } from "../http/errors";
 import type { Scope } from "../scope";
-import { toVehicle } from "../vehicles/service";
+import { toVehicle } from "../vehicles/toVehicle";
 import { summarize } from "../workOrders/summaries";
 
 type CustomerBody = z.output<typeof customerBody>;

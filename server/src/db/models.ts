@@ -146,8 +146,21 @@ const FIRST_NUMBER = 1001;
 
 /** Ties the models to a database. They hold columns only; every rule lives in core or in the services. */
 export function defineModels(sequelize: Sequelize): void {
-  Business.init({ id: key(), name: text(), timeZone: text(), settings: JSONB, nextNumber: { type: INTEGER, defaultValue: FIRST_NUMBER }, isDemo: no() }, { sequelize, tableName: "businesses" });
-  tenant(sequelize, Person, "people", { businessId: key(), id: key(), login: text(), name: text(), role: text(), isMechanic: BOOLEAN, rights: ARRAY(TEXT), passwordHash: text(), demoPassword: maybeText });
+  Business.init(
+    { id: key(), name: text(), timeZone: text(), settings: JSONB, nextNumber: { type: INTEGER, defaultValue: FIRST_NUMBER }, isDemo: no() },
+    { sequelize, tableName: "businesses" },
+  );
+  tenant(sequelize, Person, "people", {
+    businessId: key(),
+    id: key(),
+    login: text(),
+    name: text(),
+    role: text(),
+    isMechanic: BOOLEAN,
+    rights: ARRAY(TEXT),
+    passwordHash: text(),
+    demoPassword: maybeText,
+  });
   tenant(sequelize, CustomerRow, "customers", { businessId: key(), id: key(), name: text(), phone: maybeText, email: maybeText, place: JSONB, taxExempt: no(), version: one() });
   tenant(sequelize, VehicleRow, "vehicles", {
     businessId: key(), id: key(), customerId: UUID, vin: maybeText, plate: maybeText, plateKey: maybeText, region: maybeText, year: INTEGER, make: maybeText,
@@ -160,11 +173,31 @@ export function defineModels(sequelize: Sequelize): void {
   }); // prettier-ignore
   tenant(sequelize, VisitRow, "visits", { businessId: key(), id: key(), revision: INTEGER, mechanicId: UUID, startsAt: DATE, endsAt: DATE, cancelled: BOOLEAN, state: JSONB });
   tenant(sequelize, VisitWorkOrder, "visit_work_orders", { businessId: key(), visitId: key(), workOrderId: key() });
-  tenant(sequelize, CommandRow, "commands", { businessId: key(), id: key(), aggregate: text(), aggregateId: UUID, revision: INTEGER, body: JSONB, outcome: JSONB, personId: UUID, givenAt: DATE });
+  tenant(sequelize, CommandRow, "commands", {
+    businessId: key(),
+    id: key(),
+    aggregate: text(),
+    aggregateId: UUID,
+    revision: INTEGER,
+    body: JSONB,
+    outcome: JSONB,
+    personId: UUID,
+    givenAt: DATE,
+  });
   tenant(sequelize, Photo, "photos", { businessId: key(), id: key(), type: text(), bytes: BLOB });
   tenant(sequelize, CardCharge, "card_charges", { businessId: key(), id: key(), workOrderId: UUID, amountCents: BIGINT, status: text(), reason: maybeText, askedAt: now() });
   tenant(sequelize, PartOrder, "part_orders", { businessId: key(), id: key(), workOrderId: UUID, items: JSONB, status: text() });
-  tenant(sequelize, Message, "messages", { businessId: key(), id: key(), workOrderId: UUID, recipient: text(), text: text(), status: text(), lastError: maybeText, createdAt: now(), sentAt: DATE });
+  tenant(sequelize, Message, "messages", {
+    businessId: key(),
+    id: key(),
+    workOrderId: UUID,
+    recipient: text(),
+    text: text(),
+    status: text(),
+    lastError: maybeText,
+    createdAt: now(),
+    sentAt: DATE,
+  });
 }
 
 function tenant<M extends Model>(sequelize: Sequelize, model: ModelStatic<M>, tableName: string, attributes: ModelAttributes<M, Attributes<M>>): void {

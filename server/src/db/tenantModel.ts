@@ -8,7 +8,8 @@ import type { Model, ModelStatic } from "sequelize";
 export function requireBusiness<M extends Model>(model: ModelStatic<M>): void {
   const check = (options: { where?: unknown } | undefined): void => {
     const where = options?.where;
-    if (typeof where !== "object" || where === null || !("businessId" in where) || where.businessId === undefined) throw new Error(`${model.name} was queried without its business`);
+    if (typeof where !== "object" || where === null || !("businessId" in where) || where.businessId === undefined)
+      throw new Error(`${model.name} was queried without its business`);
   };
   model.addHook("beforeFind", (options) => check(options as { where?: unknown }));
   model.addHook("beforeCount", (options) => check(options as { where?: unknown }));

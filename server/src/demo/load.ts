@@ -1,6 +1,18 @@
 import { v7 as uuid } from "uuid";
 import { BUSINESS, CUSTOMERS, LIBRARY, PEOPLE, SETTINGS, STREETS, WORK_ORDERS, type DemoCustomer, type DemoVisit, type DemoWorkOrder } from "@mechanon/demo";
-import { addDays, approvedParts, balanceOf, dayOf, instantAt, jobTotals, normalizePlate, priceWorkOrder, type Place, type VisitCommand, type WorkOrderCommand } from "@mechanon/core";
+import {
+  addDays,
+  approvedParts,
+  balanceOf,
+  dayOf,
+  instantAt,
+  jobTotals,
+  normalizePlate,
+  priceWorkOrder,
+  type Place,
+  type VisitCommand,
+  type WorkOrderCommand,
+} from "@mechanon/core";
 import { hashPassword } from "../access/passwords";
 import { Business, CustomerRow, LibraryJobRow, Person, VehicleRow } from "../db/models";
 import type { Deps, Scope } from "../scope";
@@ -51,7 +63,23 @@ class DemoLoader {
         const vehicleId = uuid();
         this.cars.set(key, { vehicleId, customerId: id, place, customerName: name });
         const { key: plateKey } = normalizePlate({ plate, region: "WA" });
-        await VehicleRow.create({ businessId, id: vehicleId, customerId: id, vin, plate, plateKey, region: "WA", year, make, model, trim: null, engine, drive: null, color, version: 1 });
+        await VehicleRow.create({
+          businessId,
+          id: vehicleId,
+          customerId: id,
+          vin,
+          plate,
+          plateKey,
+          region: "WA",
+          year,
+          make,
+          model,
+          trim: null,
+          engine,
+          drive: null,
+          color,
+          version: 1,
+        });
       }
     }
   }
@@ -71,10 +99,14 @@ class DemoLoader {
       return { id: uuid(), text: phrase.text, kind: phrase.kind, phraseId };
     });
     if (order.ownWords !== undefined) concerns.push({ id: uuid(), text: order.ownWords, kind: "fault", phraseId: "" });
-    await send({ type: "openWorkOrder", customerId: car.customerId, vehicleId: car.vehicleId, concerns: concerns.map((concern) => ({ ...concern, phraseId: concern.phraseId || null })) }, openedAt);
+    await send(
+      { type: "openWorkOrder", customerId: car.customerId, vehicleId: car.vehicleId, concerns: concerns.map((concern) => ({ ...concern, phraseId: concern.phraseId || null })) },
+      openedAt,
+    );
     for (const visit of order.visits) await this.loadVisit(visit, id, car.place, openedAt);
     if (order.odometer !== undefined) await send({ type: "recordOdometer", miles: order.odometer }, onSiteAt);
-    for (const [pointId, { grade, measured, note }] of Object.entries(order.findings ?? {})) await send({ type: "gradePoint", pointId, grade, measured: measured ?? null, note: note ?? "" }, onSiteAt);
+    for (const [pointId, { grade, measured, note }] of Object.entries(order.findings ?? {}))
+      await send({ type: "gradePoint", pointId, grade, measured: measured ?? null, note: note ?? "" }, onSiteAt);
     for (const libraryJobId of order.jobs ?? []) {
       const lines = LIBRARY.find(({ id: jobId }) => jobId === libraryJobId)?.lines ?? [];
       const answered = concerns.find(({ phraseId }) => LIBRARY.find((job) => job.id === libraryJobId)?.answersConcerns.includes(phraseId));
@@ -94,7 +126,18 @@ class DemoLoader {
     if (order.parts) {
       const parts = approvedParts((await findWorkOrder({ businessId: this.businessId }, id)).state, "needed");
       const items = parts.map((line) => ({ lineId: line.id, partNumber: line.partNumber ?? "", quantity: line.quantity, costCents: line.costCents ?? 0 }));
-      if (items.length > 0) await send({ type: "recordPartsOrder", orderId: uuid(), supplier: "Gull Harbor Parts", orderNumber: `GH-${70_000 + order.openedDaysAgo * 131 + items.length}`, readyAt: null, items }, at);
+      if (items.length > 0)
+        await send(
+          {
+            type: "recordPartsOrder",
+            orderId: uuid(),
+            supplier: "Gull Harbor Parts",
+            orderNumber: `GH-${70_000 + order.openedDaysAgo * 131 + items.length}`,
+            readyAt: null,
+            items,
+          },
+          at,
+        );
       if (items.length > 0 && order.parts === "received") await send({ type: "receiveParts", lineIds: parts.map((line) => line.id) }, at);
     }
     if (order.finished) await send({ type: "finishJobs", jobIds: answers.filter(({ answer }) => answer === "yes").map(({ jobId }) => jobId) }, at);
@@ -109,7 +152,10 @@ class DemoLoader {
     const startsAt = this.at(visit.day, visit.at);
     const endsAt = new Date(Date.parse(startsAt) + visit.minutes * 60_000).toISOString();
     const send = (command: VisitCommand, at: string): Promise<unknown> => runVisitCommand(this.deps, this.scope(visit.mechanic), id, { id: uuid(), at, command });
-    await send({ type: "bookVisit", workOrderIds: [workOrderId], mechanicId: this.people.get(visit.mechanic) ?? "", place, startsAt, endsAt, note: visit.note ?? "", allowOverlap: true }, bookedAt);
+    await send(
+      { type: "bookVisit", workOrderIds: [workOrderId], mechanicId: this.people.get(visit.mechanic) ?? "", place, startsAt, endsAt, note: visit.note ?? "", allowOverlap: true },
+      bookedAt,
+    );
     if (visit.reached === "driving") await send({ type: "setOff", driveMinutes: 12 }, startsAt);
     if (visit.reached === "onSite" || visit.reached === "over") await send({ type: "arrive" }, startsAt);
     if (visit.reached === "over") await send({ type: "leave" }, endsAt);
@@ -122,7 +168,12 @@ class DemoLoader {
 
   private scope(key: string = "odile"): Scope {
     const person = PEOPLE.find((candidate) => candidate.key === key) ?? PEOPLE[0];
-    return { businessId: this.businessId, businessName: BUSINESS.name, timeZone: BUSINESS.timeZone, actor: { id: this.people.get(person.key) ?? "", name: person.name, rights: [...person.rights] } };
+    return {
+      businessId: this.businessId,
+      businessName: BUSINESS.name,
+      timeZone: BUSINESS.timeZone,
+      actor: { id: this.people.get(person.key) ?? "", name: person.name, rights: [...person.rights] },
+    };
   }
 }
 

@@ -45,7 +45,14 @@ export function createApp(deps: Deps, parts: { tries: SignInTries; listener: Cha
       strictTransportSecurity: false,
     }),
   );
-  app.use(pinoHttp({ logger: deps.log, quietReqLogger: true, customLogLevel: (_req, res) => (res.statusCode >= 500 ? "error" : "debug"), serializers: { req: ({ id, method, url }: { id: string; method: string; url: string }) => ({ id, method, path: url.split("?")[0] }) } }));
+  app.use(
+    pinoHttp({
+      logger: deps.log,
+      quietReqLogger: true,
+      customLogLevel: (_req, res) => (res.statusCode >= 500 ? "error" : "debug"),
+      serializers: { req: ({ id, method, url }: { id: string; method: string; url: string }) => ({ id, method, path: url.split("?")[0] }) },
+    }),
+  );
   app.use(compression({ filter: (req, res) => !req.path.startsWith("/api/events") && compression.filter(req, res) }));
   app.use(cookieParser());
   app.use("/api", requireSameOrigin, (_req, res, next) => {
@@ -58,7 +65,10 @@ export function createApp(deps: Deps, parts: { tries: SignInTries; listener: Cha
   const document = openApiDocument(VERSION);
   mount(router, routes.openapi, anyone, async ({ res }) => void res.json(document));
   mount(router, routes.health, anyone, async ({ res }) => {
-    const database = await deps.db.query("select 1").then(() => "ok" as const, () => "unreachable" as const);
+    const database = await deps.db.query("select 1").then(
+      () => "ok" as const,
+      () => "unreachable" as const,
+    );
     if (database !== "ok") res.status(503);
     return { status: database === "ok" ? ("ok" as const) : ("degraded" as const), database, version: VERSION };
   });

@@ -36,7 +36,8 @@ describe.each(posting)("%s", (_name, method, path) => {
 });
 
 describe("a new customer", () => {
-  const post = (body: object, key = uuid()) => odile.post<{ code: string; name: string; phone: string; fields: { path: string }[] }>("/api/customers", body, { "Idempotency-Key": key });
+  const post = (body: object, key = uuid()) =>
+    odile.post<{ code: string; name: string; phone: string; fields: { path: string }[] }>("/api/customers", body, { "Idempotency-Key": key });
   const body = (over: object = {}): object => ({ id: uuid(), name: "Isolde Karimi", phone: "", email: "", place: null, ...over });
 
   it.each([
@@ -66,7 +67,8 @@ describe("a new customer", () => {
 
   it("is changed only from the version that was seen", async () => {
     const made = await odile.post<{ id: string }>("/api/customers", body(), { "Idempotency-Key": uuid() });
-    const change = (version: number, name: string) => odile.send<{ code: string; version: number }>("PATCH", `/api/customers/${made.body.id}`, { name, phone: "", email: "", place: null, version });
+    const change = (version: number, name: string) =>
+      odile.send<{ code: string; version: number }>("PATCH", `/api/customers/${made.body.id}`, { name, phone: "", email: "", place: null, version });
     expect((await change(1, "Isolde K.")).body.version).toBe(2);
     expect((await change(1, "Isolde X.")).body).toMatchObject({ code: "version/changed" });
   });
@@ -112,7 +114,10 @@ describe("the rest", () => {
     const { body } = await odile.get<{ report: { problems: unknown[]; suggestions: unknown[] } }>("/api/vins/1HGCV1F34KAO48217");
     expect(body.report.problems).toMatchObject([{ code: "illegal-character", position: 12 }]);
     expect(body.report.suggestions[0]).toEqual({ vin: "1HGCV1F34KA048217", changes: [{ position: 12, from: "O", to: "0" }] });
-    expect((await odile.get("/api/vins/1hgcv1f34ka048217")).body).toMatchObject({ report: { make: "Honda", model: "Accord", modelYear: 2019 }, known: { customerName: "Maren Oyelaran" } });
+    expect((await odile.get("/api/vins/1hgcv1f34ka048217")).body).toMatchObject({
+      report: { make: "Honda", model: "Accord", modelYear: 2019 },
+      known: { customerName: "Maren Oyelaran" },
+    });
   });
   it("refuses a change that another site asked for", async () => {
     expect((await odile.post("/api/session", {}, { "Sec-Fetch-Site": "cross-site" })).body).toMatchObject({ code: "request/wrong-origin" });

@@ -14,7 +14,9 @@ import { AppError } from "./errors";
 export async function once<T extends object>(db: Sequelize, scope: Scope, req: Request, work: (transaction: Transaction) => Promise<T>): Promise<T> {
   const key = z.uuid().safeParse(req.get("Idempotency-Key"));
   if (!key.success) throw new AppError("request/key-missing", "This needs an Idempotency-Key header with a UUID. Nothing was changed.");
-  const hash = createHash("sha256").update(`${req.method} ${req.path} ${JSON.stringify(req.body)}`).digest("hex");
+  const hash = createHash("sha256")
+    .update(`${req.method} ${req.path} ${JSON.stringify(req.body)}`)
+    .digest("hex");
   return db.transaction(async (transaction) => {
     // Two requests with one key at once: the second waits here, then finds the answer.
     await db.query("select pg_advisory_xact_lock(hashtextextended($1, 0))", { bind: [`${scope.businessId}/${key.data}`], transaction });

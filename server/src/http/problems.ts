@@ -7,11 +7,30 @@ import { AppError } from "./errors";
 
 /** Answers with a problem document. @see RFC 9457 */
 export function sendProblem(res: Response, code: ProblemCode, detail: string, fields?: Problem["fields"]): void {
-  const body: Problem = { type: `urn:mechanon:problem:${code}`, title: TITLES[PROBLEM_STATUS[code]] ?? "Error", status: PROBLEM_STATUS[code], code, detail, ...(fields ? { fields } : {}) };
+  const body: Problem = {
+    type: `urn:mechanon:problem:${code}`,
+    title: TITLES[PROBLEM_STATUS[code]] ?? "Error",
+    status: PROBLEM_STATUS[code],
+    code,
+    detail,
+    ...(fields ? { fields } : {}),
+  };
   res.status(body.status).type("application/problem+json").send(JSON.stringify(body));
 }
 
-const TITLES: Record<number, string> = { 400: "Bad request", 401: "Not signed in", 403: "Not allowed", 404: "Not found", 409: "Conflict", 413: "Too large", 415: "Unsupported type", 422: "Does not fit", 429: "Too many tries", 500: "Server error", 503: "Unreachable" };
+const TITLES: Record<number, string> = {
+  400: "Bad request",
+  401: "Not signed in",
+  403: "Not allowed",
+  404: "Not found",
+  409: "Conflict",
+  413: "Too large",
+  415: "Unsupported type",
+  422: "Does not fit",
+  429: "Too many tries",
+  500: "Server error",
+  503: "Unreachable",
+};
 
 /** The last middleware: turns whatever was thrown into a problem document, and never tells the inside. */
 export function problemHandler(log: Logger): ErrorRequestHandler {
@@ -78,5 +97,8 @@ function isBodyError(error: unknown): error is BodyError {
 function bodyProblem({ status, type }: BodyError): Described {
   if (status === 413) return { code: "request/too-large", detail: "This is more than the server takes at once. Nothing was changed; send less." };
   if (status === 415) return { code: "request/unsupported-type", detail: "The server takes JSON in UTF-8 here. Nothing was changed." };
-  return { code: "request/unreadable", detail: type === "entity.parse.failed" ? "The request's body is not JSON. Nothing was changed." : "The request cannot be read. Nothing was changed." };
+  return {
+    code: "request/unreadable",
+    detail: type === "entity.parse.failed" ? "The request's body is not JSON. Nothing was changed." : "The request cannot be read. Nothing was changed.",
+  };
 }

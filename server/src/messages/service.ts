@@ -10,7 +10,10 @@ export async function queueMessage(scope: Scope, message: { id?: string; workOrd
   const id = message.id ?? uuid();
   const { businessId } = scope;
   if (await Message.findOne({ where: { businessId, id }, transaction })) return;
-  await Message.create({ businessId, id, workOrderId: message.workOrderId, recipient: message.recipient, text: message.text, status: "waiting", createdAt: new Date() }, { transaction });
+  await Message.create(
+    { businessId, id, workOrderId: message.workOrderId, recipient: message.recipient, text: message.text, status: "waiting", createdAt: new Date() },
+    { transaction },
+  );
   await Message.sequelize?.query("select graphile_worker.add_job($1, json_build_object('businessId', $2::text, 'messageId', $3::text), job_key => $3::text)", {
     bind: [SEND_MESSAGE_TASK, businessId, id],
     transaction,

@@ -23,10 +23,7 @@ export interface OutsideRequest<T> {
 export class OutsideHttp {
   private readonly policy;
 
-  constructor(
-    timeoutMs: number,
-    attempts = 3,
-  ) {
+  constructor(timeoutMs: number, attempts = 3) {
     this.policy = wrap(
       retry(handleType(OutsideError), { maxAttempts: attempts - 1, backoff: new ExponentialBackoff({ initialDelay: 150, maxDelay: 1000 }) }),
       timeout(timeoutMs, { strategy: TimeoutStrategy.Cooperative, abortOnReturn: false }),

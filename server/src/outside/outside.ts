@@ -32,13 +32,28 @@ export interface Outside {
 }
 
 const registerAnswer = z.object({
-  cars: z.array(z.object({ vin: z.string().nullable(), plate: z.string(), color: z.string().nullable(), year: z.number().nullable(), make: z.string().nullable(), model: z.string().nullable() })),
+  cars: z.array(
+    z.object({
+      vin: z.string().nullable(),
+      plate: z.string(),
+      color: z.string().nullable(),
+      year: z.number().nullable(),
+      make: z.string().nullable(),
+      model: z.string().nullable(),
+    }),
+  ),
 });
-const offersAnswer = z.object({ supplier: z.string(), offers: z.array(z.object({ partNumber: z.string(), costCents: z.number().int(), available: z.number(), readyAt: z.iso.datetime() })) });
+const offersAnswer = z.object({
+  supplier: z.string(),
+  offers: z.array(z.object({ partNumber: z.string(), costCents: z.number().int(), available: z.number(), readyAt: z.iso.datetime() })),
+});
 const orderConfirmed = z.object({ orderNumber: z.string(), readyAt: z.iso.datetime() }).transform((answer): OrderAnswer => ({ outcome: "confirmed", ...answer }));
 const orderRefused = z.object({ reason: z.enum(["outOfStock", "priceChanged"]), partNumber: z.string() }).transform((answer): OrderAnswer => ({ outcome: "refused", ...answer }));
 const chargeAnswer = z
-  .discriminatedUnion("status", [z.object({ status: z.literal("approved"), lastFour: z.string(), authorization: z.string() }), z.object({ status: z.literal("declined"), reason: z.string() })])
+  .discriminatedUnion("status", [
+    z.object({ status: z.literal("approved"), lastFour: z.string(), authorization: z.string() }),
+    z.object({ status: z.literal("declined"), reason: z.string() }),
+  ])
   .transform((answer): ChargeAnswer =>
     answer.status === "approved" ? { outcome: "taken", lastFour: answer.lastFour, authorization: answer.authorization } : { outcome: "declined", reason: answer.reason },
   );
@@ -55,10 +70,12 @@ export function connectOutside(baseUrl: string, timeoutMs: number): Outside {
     },
     supplier: {
       offers: (partNumbers) => http.call({ url: `${baseUrl}/supplier/offers`, method: "POST", body: { partNumbers }, answers: { 200: offersAnswer } }),
-      order: (key, items) => http.call<OrderAnswer>({ url: `${baseUrl}/supplier/orders`, method: "POST", key, body: { items }, answers: { 201: orderConfirmed, 409: orderRefused } }),
+      order: (key, items) =>
+        http.call<OrderAnswer>({ url: `${baseUrl}/supplier/orders`, method: "POST", key, body: { items }, answers: { 201: orderConfirmed, 409: orderRefused } }),
     },
     cardTerminal: {
-      charge: (key, amountCents, reference) => http.call({ url: `${baseUrl}/terminal/charges`, method: "POST", key, body: { amountCents, reference }, answers: { 200: chargeAnswer } }),
+      charge: (key, amountCents, reference) =>
+        http.call({ url: `${baseUrl}/terminal/charges`, method: "POST", key, body: { amountCents, reference }, answers: { 200: chargeAnswer } }),
     },
     messenger: {
       async send(key, to, text) {

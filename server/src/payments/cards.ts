@@ -41,13 +41,20 @@ async function registerCharge({ db }: Deps, scope: Scope, workOrderId: string, p
     const row = await findWorkOrder(scope, workOrderId, transaction, "locked");
     const before = await CardCharge.findOne({ where: { businessId, id: paymentId }, transaction });
     if (before) {
-      if (before.workOrderId !== workOrderId || before.amountCents !== amountCents) throw new AppError("command/id-reused", "This payment id was used for another payment. Nothing was charged.");
+      if (before.workOrderId !== workOrderId || before.amountCents !== amountCents)
+        throw new AppError("command/id-reused", "This payment id was used for another payment. Nothing was charged.");
       return before;
     }
     const { dueCents } = balanceOf(row.state);
     const asked = await CardCharge.findAll({ where: { businessId, workOrderId, status: "asked" }, transaction });
     const openCents = dueCents - asked.reduce((sum, charge) => sum + charge.amountCents, 0);
-    if (openCents <= 0) throw new AppError("payment/nothing-due", asked.length > 0 ? "A card payment is still waiting for the terminal's word. Nothing was charged; ask the terminal first." : "Nothing is owed on this work order. Nothing was charged.");
+    if (openCents <= 0)
+      throw new AppError(
+        "payment/nothing-due",
+        asked.length > 0
+          ? "A card payment is still waiting for the terminal's word. Nothing was charged; ask the terminal first."
+          : "Nothing is owed on this work order. Nothing was charged.",
+      );
     if (amountCents > openCents) throw new AppError("payment/amount-too-high", `Only ${showMoney(openCents)} is owed. Nothing was charged.`);
     return CardCharge.create({ businessId, id: paymentId, workOrderId, amountCents, status: "asked", askedAt: new Date() }, { transaction });
   });
@@ -58,7 +65,11 @@ async function askTerminal({ outside }: Deps, charge: CardCharge): Promise<Charg
     return await outside.cardTerminal.charge(charge.id, charge.amountCents, charge.workOrderId);
   } catch (error) {
     if (error instanceof OutsideError)
-      throw new AppError("payment/terminal-unreachable", "The card terminal does not answer, so it is not known whether the card was charged. Ask the terminal again; it will not charge twice.", { cause: error, retryAfterSeconds: 10 });
+      throw new AppError(
+        "payment/terminal-unreachable",
+        "The card terminal does not answer, so it is not known whether the card was charged. Ask the terminal again; it will not charge twice.",
+        { cause: error, retryAfterSeconds: 10 },
+      );
     throw error;
   }
 }

@@ -18,12 +18,24 @@ export function receiptPdf(receipt: ReceiptView): Promise<Buffer> {
   doc.registerFont("regular", REGULAR).registerFont("bold", BOLD);
   const width = doc.page.width - 2 * MARGIN;
   const say = (text: string, size = 10.5, font = "regular", color = INK): void => void doc.font(font).fontSize(size).fillColor(color).text(text, MARGIN, doc.y, { width });
-  const rule = (): void => void doc.moveDown(0.4).moveTo(MARGIN, doc.y).lineTo(MARGIN + width, doc.y).lineWidth(0.7).strokeColor(INK).stroke().moveDown(0.4);
+  const rule = (): void =>
+    void doc
+      .moveDown(0.4)
+      .moveTo(MARGIN, doc.y)
+      .lineTo(MARGIN + width, doc.y)
+      .lineWidth(0.7)
+      .strokeColor(INK)
+      .stroke()
+      .moveDown(0.4);
   const row = (label: string, cents: number, font = "regular", color = INK): void => {
     // A row is kept whole: what does not fit starts the next page.
     if (doc.y > doc.page.height - MARGIN - 24) doc.addPage();
     const top = doc.y;
-    doc.font(font).fontSize(10.5).fillColor(color).text(label, MARGIN, top, { width: width - AMOUNT_WIDTH - 8 });
+    doc
+      .font(font)
+      .fontSize(10.5)
+      .fillColor(color)
+      .text(label, MARGIN, top, { width: width - AMOUNT_WIDTH - 8 });
     const bottom = doc.y;
     doc.text(showMoney(cents), MARGIN + width - AMOUNT_WIDTH, top, { width: AMOUNT_WIDTH, align: "right" });
     doc.y = Math.max(bottom, doc.y);
@@ -33,7 +45,11 @@ export function receiptPdf(receipt: ReceiptView): Promise<Buffer> {
   say(`${receipt.business.street} · ${showPhone(receipt.business.phone)}`, 10, "regular", MUTED);
   rule();
   say(`Receipt ${receipt.number}`, 13, "bold");
-  say([receipt.customerName, receipt.vehicleName, receipt.plate ?? "", receipt.odometerMiles === null ? "" : `${receipt.odometerMiles.toLocaleString("en-US")} miles`].filter(Boolean).join(" · "));
+  say(
+    [receipt.customerName, receipt.vehicleName, receipt.plate ?? "", receipt.odometerMiles === null ? "" : `${receipt.odometerMiles.toLocaleString("en-US")} miles`]
+      .filter(Boolean)
+      .join(" · "),
+  );
   rule();
   for (const job of receipt.jobs) {
     row(job.title, job.totalCents, "bold");
@@ -76,7 +92,11 @@ function drawSignature(doc: PDFKit.PDFDocument, { name, strokes, at }: NonNullab
     }
   }
   doc.lineWidth(1.4).strokeColor(INK).stroke();
-  doc.font("regular").fontSize(9).fillColor(MUTED).text(`Approved by ${name}, ${dayOf(at, zone)}`, MARGIN, top + SIGNATURE.height + 4);
+  doc
+    .font("regular")
+    .fontSize(9)
+    .fillColor(MUTED)
+    .text(`Approved by ${name}, ${dayOf(at, zone)}`, MARGIN, top + SIGNATURE.height + 4);
 }
 
 function collect(doc: PDFKit.PDFDocument): Promise<Buffer> {

@@ -41,13 +41,20 @@ export async function textReceipt({ db, config }: Deps, scope: Scope, workOrderI
 
 /** @throws {AppError} `receipt/not-found` for a link nobody gave out. */
 export async function findByToken({ db }: Pick<Deps, "db">, token: string): Promise<{ businessId: string; workOrderId: string }> {
-  const [link] = await db.query<{ business_id: string; work_order_id: string }>("select business_id, work_order_id from receipt_links where token = $1", { bind: [token], type: QueryTypes.SELECT });
+  const [link] = await db.query<{ business_id: string; work_order_id: string }>("select business_id, work_order_id from receipt_links where token = $1", {
+    bind: [token],
+    type: QueryTypes.SELECT,
+  });
   if (!link) throw new AppError("receipt/not-found", "There is no receipt behind this link. Check that it was copied whole, or ask for it again.");
   return { businessId: link.business_id, workOrderId: link.work_order_id };
 }
 
 async function linkFor(db: Deps["db"], businessId: string, workOrderId: string, transaction: Transaction): Promise<string> {
-  const [known] = await db.query<{ token: string }>("select token from receipt_links where business_id = $1 and work_order_id = $2", { bind: [businessId, workOrderId], type: QueryTypes.SELECT, transaction });
+  const [known] = await db.query<{ token: string }>("select token from receipt_links where business_id = $1 and work_order_id = $2", {
+    bind: [businessId, workOrderId],
+    type: QueryTypes.SELECT,
+    transaction,
+  });
   if (known) return known.token;
   const token = randomBytes(24).toString("base64url");
   await db.query("insert into receipt_links (token, business_id, work_order_id) values ($1, $2, $3)", { bind: [token, businessId, workOrderId], transaction });

@@ -4,7 +4,7 @@ import { Op, type WhereOptions } from "sequelize";
 import { toCustomer } from "../customers/service";
 import { CustomerRow, VehicleRow, WorkOrderRow } from "../db/models";
 import type { Scope } from "../scope";
-import { toVehicle } from "../vehicles/service";
+import { toVehicle } from "../vehicles/toVehicle";
 import { summarize } from "../workOrders/summaries";
 
 const MOST_CUSTOMERS = 20;
@@ -32,7 +32,11 @@ export async function search(scope: Scope, typed: string): Promise<Found> {
   const number = onlyDigits && digits.length < 10 ? Number(digits) : null;
   const [theirCars, orders] = await Promise.all([
     VehicleRow.findAll({ where: { businessId, customerId: ids }, order: ["id"] }),
-    WorkOrderRow.findAll({ where: { businessId, [Op.or]: [{ customerId: ids }, ...(number === null || number > 2_000_000_000 ? [] : [{ number }])] }, order: [["openedAt", "DESC"]], limit: MOST_ORDERS }),
+    WorkOrderRow.findAll({
+      where: { businessId, [Op.or]: [{ customerId: ids }, ...(number === null || number > 2_000_000_000 ? [] : [{ number }])] },
+      order: [["openedAt", "DESC"]],
+      limit: MOST_ORDERS,
+    }),
   ]);
   return {
     customers: customers.map((customer) => ({ customer: toCustomer(customer), vehicles: theirCars.filter(({ customerId }) => customerId === customer.id).map(toVehicle) })),

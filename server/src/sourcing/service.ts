@@ -49,12 +49,29 @@ export async function orderParts(deps: Deps, scope: Scope, workOrderId: string, 
   const { state } = await findWorkOrder(scope, workOrderId);
   const before = await PartOrder.findOne({ where: { businessId, id: body.orderId } });
   if (before?.status === "confirmed") return viewWorkOrder(scope, workOrderId);
-  const items = before?.status === "asked" ? before.items : await itemsAtTodaysCost(deps, approvedParts(state, "needed").filter((line) => body.lineIds.includes(line.id)).filter(isNumbered), body);
+  const items =
+    before?.status === "asked"
+      ? before.items
+      : await itemsAtTodaysCost(
+          deps,
+          approvedParts(state, "needed")
+            .filter((line) => body.lineIds.includes(line.id))
+            .filter(isNumbered),
+          body,
+        );
   await PartOrder.upsert({ businessId, id: body.orderId, workOrderId, items, status: "asked" });
-  const answer = await reach(() => deps.outside.supplier.order(body.orderId, items.map(({ partNumber, quantity, costCents }) => ({ partNumber, quantity, costCents }))));
+  const answer = await reach(() =>
+    deps.outside.supplier.order(
+      body.orderId,
+      items.map(({ partNumber, quantity, costCents }) => ({ partNumber, quantity, costCents })),
+    ),
+  );
   if (answer.outcome === "refused") {
     await PartOrder.update({ status: "refused" }, { where: { businessId, id: body.orderId } });
-    throw refusal(answer, items.map((item) => item.partNumber));
+    throw refusal(
+      answer,
+      items.map((item) => item.partNumber),
+    );
   }
   const supplier = (await deps.outside.supplier.offers([]).catch(() => ({ supplier: "Supplier" }))).supplier;
   await runWorkOrderCommand(deps, scope, workOrderId, {
@@ -74,10 +91,17 @@ async function itemsAtTodaysCost({ outside }: Deps, lines: NumberedPart[], { acc
   const { offers } = await reach(() => outside.supplier.offers(lines.map(({ partNumber }) => partNumber)));
   const offerFor = (line: NumberedPart): SupplierOffer | undefined => offers.find(({ partNumber }) => partNumber === line.partNumber);
   const absent = lines.filter((line) => !offerFor(line));
-  if (absent.length > 0) throw new AppError("parts/supplier-refused", `The supplier does not carry ${absent.map(({ description }) => description).join(", ")}. Nothing was ordered; leave it out or buy it elsewhere.`);
+  if (absent.length > 0)
+    throw new AppError(
+      "parts/supplier-refused",
+      `The supplier does not carry ${absent.map(({ description }) => description).join(", ")}. Nothing was ordered; leave it out or buy it elsewhere.`,
+    );
   const changed = lines.filter((line) => offerFor(line)?.costCents !== line.costCents);
   if (changed.length > 0 && !acceptChangedCost)
-    throw new AppError("parts/offer-changed", `The cost of ${changed.map(({ description }) => description).join(", ")} is not the one the quote was made with. Nothing was ordered; look at the new cost and order again.`);
+    throw new AppError(
+      "parts/offer-changed",
+      `The cost of ${changed.map(({ description }) => description).join(", ")} is not the one the quote was made with. Nothing was ordered; look at the new cost and order again.`,
+    );
   return lines.map((line) => ({ lineId: line.id, partNumber: line.partNumber, quantity: line.quantity, costCents: offerFor(line)?.costCents ?? 0 }));
 }
 
@@ -93,7 +117,10 @@ async function reach<T>(ask: () => Promise<T>): Promise<T> {
     return await ask();
   } catch (error) {
     if (error instanceof OutsideError)
-      throw new AppError("parts/supplier-unreachable", "The supplier does not answer. The work order is unchanged; order again in a while, it will not be ordered twice.", { cause: error, retryAfterSeconds: 30 });
+      throw new AppError("parts/supplier-unreachable", "The supplier does not answer. The work order is unchanged; order again in a while, it will not be ordered twice.", {
+        cause: error,
+        retryAfterSeconds: 30,
+      });
     throw error;
   }
 }

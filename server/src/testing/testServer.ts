@@ -46,7 +46,14 @@ export async function startTestServer(): Promise<TestServer> {
   const database = `test_${randomBytes(6).toString("hex")}`;
   await query(admin, `create database ${database}`);
   const standins = await startStandins();
-  const config = readConfig({ PORT: "0", DATABASE_URL: `${admin}/${database}`, STANDINS_URL: standins.url, LOG_LEVEL: "silent", OUTSIDE_TIMEOUT_MS: "400", WEB_DIR: "/nonexistent" });
+  const config = readConfig({
+    PORT: "0",
+    DATABASE_URL: `${admin}/${database}`,
+    STANDINS_URL: standins.url,
+    LOG_LEVEL: "silent",
+    OUTSIDE_TIMEOUT_MS: "400",
+    WEB_DIR: "/nonexistent",
+  });
   const running = await start(config);
   const started = [running];
   const server: TestServer = {
@@ -106,7 +113,8 @@ export async function until<T>(ask: () => Promise<T>, holds: (value: T) => boole
 }
 
 function person(url: string, cookie: string): Person {
-  const send = <T>(method: string, path: string, body?: unknown, headers: Record<string, string> = {}): Promise<Answer<T>> => request<T>(url, method, path, body, { ...(cookie ? { Cookie: cookie } : {}), ...headers });
+  const send = <T>(method: string, path: string, body?: unknown, headers: Record<string, string> = {}): Promise<Answer<T>> =>
+    request<T>(url, method, path, body, { ...(cookie ? { Cookie: cookie } : {}), ...headers });
   return { cookie, send, get: (path) => send("GET", path), post: (path, body, headers) => send("POST", path, body, headers) };
 }
 
@@ -115,7 +123,7 @@ async function request<T>(url: string, method: string, path: string, body: unkno
   const response = await fetch(url + path, {
     method,
     headers: { ...(body === undefined || isRaw ? {} : { "Content-Type": "application/json" }), ...headers },
-    ...(body === undefined ? {} : { body: isRaw ? body : JSON.stringify(body) }),
+    ...(body === undefined ? {} : { body: isRaw ? (body as BodyInit) : JSON.stringify(body) }),
   });
   const text = await response.text();
   const isJson = (response.headers.get("content-type") ?? "").includes("json");
@@ -123,7 +131,11 @@ async function request<T>(url: string, method: string, path: string, body: unkno
 }
 
 async function startStandins(): Promise<{ url: string; child: ChildProcess }> {
-  const child = spawn(process.execPath, ["--import", "tsx", join(ROOT, "standins/src/main.ts")], { cwd: ROOT, env: { ...process.env, STANDINS_PORT: "0" }, stdio: ["ignore", "pipe", "inherit"] });
+  const child = spawn(process.execPath, ["--import", "tsx", join(ROOT, "standins/src/main.ts")], {
+    cwd: ROOT,
+    env: { ...process.env, STANDINS_PORT: "0" },
+    stdio: ["ignore", "pipe", "inherit"],
+  });
   const url = await new Promise<string>((resolve, reject) => {
     child.stdout?.on("data", (chunk: Buffer) => {
       const match = /http:\/\/\S+/.exec(chunk.toString());

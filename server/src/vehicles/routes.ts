@@ -3,7 +3,8 @@ import { routes } from "@mechanon/contract";
 import { once } from "../http/idempotency";
 import { mount, type ScopeOf } from "../http/mount";
 import type { Deps } from "../scope";
-import { createVehicle, findVehicle, lookUpPlate, lookUpVin, toVehicle } from "./service";
+import { createVehicle, findVehicle, lookUpPlate, lookUpVin } from "./service";
+import { toVehicle } from "./toVehicle";
 
 export function vehicleRoutes(router: Router, deps: Deps, scopeOf: ScopeOf): void {
   mount(router, routes.createVehicle, scopeOf, ({ scope, body, req }) => once(deps.db, scope, req, (transaction) => createVehicle(scope, body, transaction)));

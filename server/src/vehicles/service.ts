@@ -10,11 +10,7 @@ import { AppError } from "../http/errors";
 import { OutsideError } from "../outside/http";
 import type { RegisterCar } from "../outside/outside";
 import type { Deps, Scope } from "../scope";
-
-export function toVehicle(row: VehicleRow): Vehicle {
-  const { id, customerId, vin, plate, region, year, make, model, trim, engine, drive, color, version } = row;
-  return { id, customerId, vin, plate, region, year, make, model, trim, engine, drive, color, version };
-}
+import { toVehicle } from "./toVehicle";
 
 /** @throws {AppError} `vehicle/not-found`, also for another business's car. */
 export async function findVehicle({ businessId }: Pick<Scope, "businessId">, id: string, transaction?: Transaction): Promise<VehicleRow> {
@@ -56,7 +52,11 @@ export async function lookUpVin({ vin }: Pick<Deps, "vin">, scope: Scope, typed:
  * The car behind a plate: ours without asking anybody, else what the register says.
  * @throws {AppError} `plate/unknown`, or `plate/register-unreachable` when nobody answers.
  */
-export async function lookUpPlate({ outside, vin }: Pick<Deps, "outside" | "vin">, scope: Scope, typed: { plate: string; region: string }): Promise<{ guesses: VehicleGuess[]; known: Known | null }> {
+export async function lookUpPlate(
+  { outside, vin }: Pick<Deps, "outside" | "vin">,
+  scope: Scope,
+  typed: { plate: string; region: string },
+): Promise<{ guesses: VehicleGuess[]; known: Known | null }> {
   const { plate, region, key } = readPlate(typed.plate, typed.region);
   const row = await VehicleRow.findOne({ where: { businessId: scope.businessId, region, plateKey: key } });
   if (row) return { guesses: [], known: await withOwner(scope, row) };
@@ -69,7 +69,10 @@ async function askRegister(outside: Deps["outside"], region: string, key: string
   try {
     return await outside.plateRegister.carsBehind(region, key);
   } catch (error) {
-    if (error instanceof OutsideError) throw new AppError("plate/register-unreachable", "The plate register does not answer. What you typed is kept; go on with the VIN or by hand, or try again.", { cause: error });
+    if (error instanceof OutsideError)
+      throw new AppError("plate/register-unreachable", "The plate register does not answer. What you typed is kept; go on with the VIN or by hand, or try again.", {
+        cause: error,
+      });
     throw error;
   }
 }

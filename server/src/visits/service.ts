@@ -33,7 +33,10 @@ export async function runVisitCommand({ db }: Pick<Deps, "db">, scope: Scope, vi
     if (row) await row.update(columns, { transaction });
     else {
       await VisitRow.create({ businessId, id: visitId, ...columns }, { transaction });
-      await VisitWorkOrder.bulkCreate(state.workOrderIds.map((workOrderId) => ({ businessId, visitId, workOrderId })), { transaction });
+      await VisitWorkOrder.bulkCreate(
+        state.workOrderIds.map((workOrderId) => ({ businessId, visitId, workOrderId })),
+        { transaction },
+      );
     }
     await refreshDerived(db, businessId, state.workOrderIds, transaction);
     if (sent.command.type === "setOff" && !row?.state.setOffAt) await tellCustomers(scope, state, sent.command.driveMinutes, transaction);
@@ -51,7 +54,10 @@ async function checkPlan(db: Deps["db"], { businessId }: Scope, visitId: string,
     Person.count({ where: { businessId, id: state.mechanicId, isMechanic: true }, transaction }),
   ]);
   if (known !== orders.size) throw new AppError("work-order/not-found", "A work order of this visit is not kept here. Nothing was booked.");
-  if (mechanics === 0) throw new AppError("request/invalid", "Nobody with that id drives to customers. Pick a mechanic; nothing was booked.", { fields: [{ path: "mechanicId", message: "is no mechanic here" }] });
+  if (mechanics === 0)
+    throw new AppError("request/invalid", "Nobody with that id drives to customers. Pick a mechanic; nothing was booked.", {
+      fields: [{ path: "mechanicId", message: "is no mechanic here" }],
+    });
   if (command.allowOverlap) return;
   const overlapping = await db.query(
     "select 1 from visits where business_id = $1 and mechanic_id = $2 and id <> $3 and not cancelled and starts_at < $5 and ends_at > $4 and state->>'leftAt' is null limit 1",

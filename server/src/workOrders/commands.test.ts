@@ -14,7 +14,14 @@ beforeAll(async () => {
 afterAll(() => server?.stop());
 
 const view = async (): Promise<WorkOrderView> => (await odile.get<WorkOrderView>(`/api/work-orders/${orderId}`)).body;
-const addJob = (jobId: string, libraryJobId = "diagnosis", lines = 1): object => ({ type: "addJob", jobId, libraryJobId, lineIds: Array.from({ length: lines }, () => uuid()), concernId: null, pointId: null });
+const addJob = (jobId: string, libraryJobId = "diagnosis", lines = 1): object => ({
+  type: "addJob",
+  jobId,
+  libraryJobId,
+  lineIds: Array.from({ length: lines }, () => uuid()),
+  concernId: null,
+  pointId: null,
+});
 
 describe("a command sent again", () => {
   it("is applied once and answered the same, also from many at once", async () => {
@@ -74,7 +81,10 @@ describe("two people on one work order", () => {
         { id: uuid(), at: new Date().toISOString(), command: { type: "recordOdometer", miles: 88000 } },
       ],
     });
-    expect(body.outcomes.map(({ outcome, refusal }) => [outcome, refusal])).toEqual([["refused", "line/not-found"], ["applied", null]]);
+    expect(body.outcomes.map(({ outcome, refusal }) => [outcome, refusal])).toEqual([
+      ["refused", "line/not-found"],
+      ["applied", null],
+    ]);
     expect(body.workOrder.state.odometerMiles?.value).toBe(88000);
   });
 });

@@ -34,7 +34,8 @@ export async function runOnce(
     await db.query("select pg_advisory_xact_lock(hashtextextended($1, 0))", { bind: [`${businessId}/${aggregate.id}`], transaction });
     const before = await CommandRow.findOne({ where: { businessId, id: sent.id }, transaction });
     if (before) {
-      if (before.aggregateId !== aggregate.id || !isDeepStrictEqual(before.body, JSON.parse(JSON.stringify(sent.command)))) throw new AppError("command/id-reused", "This command id was used for something else. Nothing was changed.");
+      if (before.aggregateId !== aggregate.id || !isDeepStrictEqual(before.body, JSON.parse(JSON.stringify(sent.command))))
+        throw new AppError("command/id-reused", "This command id was used for something else. Nothing was changed.");
       return before.outcome;
     }
     const at = new Date(Math.min(Date.parse(sent.at), Date.now() + MOST_AHEAD_MS)).toISOString();

@@ -48,7 +48,15 @@ export async function runWorkOrderCommand({ db }: Pick<Deps, "db">, scope: Scope
     if (row) await row.update(columns, { transaction });
     else {
       await WorkOrderRow.create(
-        { businessId, id: workOrderId, number: await nextNumber(db, businessId, transaction), customerId: state.customerId, vehicleId: state.vehicleId, openedAt: new Date(state.openedAt), ...columns },
+        {
+          businessId,
+          id: workOrderId,
+          number: await nextNumber(db, businessId, transaction),
+          customerId: state.customerId,
+          vehicleId: state.vehicleId,
+          openedAt: new Date(state.openedAt),
+          ...columns,
+        },
         { transaction },
       );
     }

@@ -10,7 +10,10 @@ export async function summarize({ businessId }: Pick<Scope, "businessId">, rows:
   const [customers, vehicles, visits] = await Promise.all([
     CustomerRow.findAll({ where: { businessId, id: [...new Set(rows.map(({ customerId }) => customerId))] } }),
     VehicleRow.findAll({ where: { businessId, id: [...new Set(rows.map(({ vehicleId }) => vehicleId))] } }),
-    visitsOf(businessId, rows.map(({ id }) => id)),
+    visitsOf(
+      businessId,
+      rows.map(({ id }) => id),
+    ),
   ]);
   const nameOf = new Map(customers.map(({ id, name }) => [id, name]));
   const carOf = new Map(vehicles.map((car) => [car.id, car]));

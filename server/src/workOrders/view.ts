@@ -3,7 +3,8 @@ import type { WorkOrderView } from "@mechanon/contract";
 import { findCustomer, toCustomer } from "../customers/service";
 import { CardCharge, Message } from "../db/models";
 import type { Scope } from "../scope";
-import { findVehicle, toVehicle } from "../vehicles/service";
+import { findVehicle } from "../vehicles/service";
+import { toVehicle } from "../vehicles/toVehicle";
 import { visitsOf } from "../visits/queries";
 import { findWorkOrder } from "./service";
 
@@ -27,6 +28,8 @@ export async function viewWorkOrder(scope: Scope, id: string): Promise<WorkOrder
     visits: visits.get(id) ?? [],
     messages: messages.map(({ id: messageId, text, status, createdAt, lastError }) => ({ id: messageId, text, status, at: createdAt.toISOString(), lastError })),
     // A charge whose outcome is on the work order already only waits for its own row to be closed.
-    pendingCharges: charges.filter((charge) => !row.state.payments.some((payment) => payment.id === charge.id)).map(({ id: paymentId, amountCents, askedAt }) => ({ paymentId, amountCents, at: askedAt.toISOString() })),
+    pendingCharges: charges
+      .filter((charge) => !row.state.payments.some((payment) => payment.id === charge.id))
+      .map(({ id: paymentId, amountCents, askedAt }) => ({ paymentId, amountCents, at: askedAt.toISOString() })),
   };
 }

@@ -17,7 +17,12 @@ const body = fc.oneof(
   fc.record({ kind: fc.constant("sublet" as const), cost: money, percent }),
   fc.record({ kind: fc.constant("core" as const), quantity, price: money }),
 );
-const job = fc.record({ lines: fc.array(body, { maxLength: 6 }), payer: fc.constantFrom("a", "b"), discount: fc.option(discount), answer: fc.constantFrom("approved", "no", null) });
+const job = fc.record({
+  lines: fc.array(body, { maxLength: 6 }),
+  payer: fc.constantFrom("a", "b"),
+  discount: fc.option(discount),
+  answer: fc.constantFrom("approved", "no", null),
+});
 const quote: fc.Arbitrary<PriceInput> = fc.record({ jobs: fc.array(job, { maxLength: 4 }), visit: fc.array(fc.tuple(fc.constantFrom("labor" as const, "part" as const, "all" as const), discount), { maxLength: 3 }), cap: fc.option(money) }).map(({ jobs, visit, cap }) => ({
   rules: {
     markup: { m: { bands: [{ upTo: 500, times: 3 }, { upTo: 5000, times: 2 }, { upTo: null, times: 1.4 }], neverCheaper: true, ending: 95 } },
@@ -25,7 +30,7 @@ const quote: fc.Arbitrary<PriceInput> = fc.record({ jobs: fc.array(job, { maxLen
     supplies: { percentOfLabor: 5, cap },
   },
   payers: [{ id: "a" }, { id: "b", taxExempt: true }],
-  jobs: jobs.map((each, jobIndex) => ({ ...each, id: `j${jobIndex}`, lines: each.lines.map((line, index) => ({ ...line, id: `l${jobIndex}-${index}` }) as LineInput) })),
+  jobs: jobs.map((each, jobIndex) => ({ ...each, id: `j${jobIndex}`, lines: each.lines.map((line, index) => ({ ...line, id: `l${jobIndex}-${index}` })) })),
   discounts: visit.map(([on, value], index) => ({ id: `d${index}`, on, ...value })),
   count: "approved",
 })); // prettier-ignore
@@ -41,7 +46,8 @@ it("adds up: net = gross + set price - discount, jobs and payers = their lines, 
         expect(line.net).toBeGreaterThanOrEqual(0);
       }
       expect(sum(priced.jobs.map(({ total }) => total))).toBe(sum(priced.lines.map(({ net }) => net)));
-      for (const payer of priced.payers) expect(payer.total).toBe(payer.labor + payer.part + payer.fee + payer.sublet + payer.core + payer.supplies + sum(Object.values(payer.taxes)));
+      for (const payer of priced.payers)
+        expect(payer.total).toBe(payer.labor + payer.part + payer.fee + payer.sublet + payer.core + payer.supplies + sum(Object.values(payer.taxes)));
       expect(sum(priced.payers.map(({ labor, part, fee, sublet, core }) => labor + part + fee + sublet + core))).toBe(sum(priced.lines.map(({ net }) => net)));
       expect(priced.total).toBe(sum(priced.payers.map(({ total }) => total)));
       expect(sum(priced.payers.map((payer) => payer.discount))).toBe(sum(priced.lines.map((line) => line.discount)));

@@ -62,16 +62,18 @@ interface WorkingLine {
 export function priceQuote(raw: unknown): PricedQuote {
   const input = parseInput(priceInput, raw);
   checkReferences(input);
-  const jobs = input.jobs
-    .filter(({ answer }) => input.count === "all" || answer === "approved")
-    .map((job) => ({ id: job.id, lines: priceJob(job, input.rules) }));
+  const jobs = input.jobs.filter(({ answer }) => input.count === "all" || answer === "approved").map((job) => ({ id: job.id, lines: priceJob(job, input.rules) }));
   const lines = jobs.flatMap((job) => job.lines);
   for (const discount of input.discounts ?? []) {
     const bearing = lines.filter(({ input: { kind } }) => kind !== "core" && (discount.on === "all" || discount.on === kind));
     takeOff(discount, bearing);
   }
   const payers = input.payers.map((payer) =>
-    totalPayer(payer, lines.filter((line) => line.payer === payer.id), input.rules),
+    totalPayer(
+      payer,
+      lines.filter((line) => line.payer === payer.id),
+      input.rules,
+    ),
   );
   return {
     lines: lines.map(({ input: { id }, unitPrice, gross, setPrice, discount, net }) => ({
@@ -99,7 +101,10 @@ function priceJob(job: JobInput, rules: RulesInput): WorkingLine[] {
       return over > 0n ? roundProduct(BigInt(extraEach), over) : 0n;
     });
     const total = extras.reduce((sum, extra) => sum + extra, BigInt(job.setPrice.price));
-    const shares = spread(total, bearing.map(({ net }) => net));
+    const shares = spread(
+      total,
+      bearing.map(({ net }) => net),
+    );
     bearing.forEach((line, index) => {
       line.setPrice = (shares[index] ?? 0n) - line.net;
       line.net += line.setPrice;
@@ -149,9 +154,11 @@ function grossOf(line: LineInput, unitPrice: bigint | null): bigint {
 /** Takes a discount off lines, spread by their nets. */
 function takeOff(discount: DiscountInput, lines: WorkingLine[]): void {
   const net = sumNets(lines);
-  const wanted =
-    discount.percent !== null && discount.percent !== undefined ? roundPercent(net, exact(discount.percent)) : BigInt(discount.amount ?? 0);
-  const shares = spread(wanted < net ? wanted : net, lines.map((line) => line.net));
+  const wanted = discount.percent !== null && discount.percent !== undefined ? roundPercent(net, exact(discount.percent)) : BigInt(discount.amount ?? 0);
+  const shares = spread(
+    wanted < net ? wanted : net,
+    lines.map((line) => line.net),
+  );
   lines.forEach((line, index) => {
     const share = shares[index] ?? 0n;
     line.discount += share;

@@ -52,9 +52,4 @@ export class ByteReader {
     this.offset = end;
     return part;
   }
-
-  text(): string[] {
-    const text = new TextDecoder().decode(this.section());
-    return text === "" ? [] : text.split("\n");
-  }
 }

@@ -1,6 +1,8 @@
 /** The 33 characters a VIN may hold: digits and capital letters without I, O and Q. */
 export const VIN_CHARACTERS = "0123456789ABCDEFGHJKLMNPRSTUVWXYZ";
 const LOW_HALF = 17;
+/** 0-based place in the VIN of the first character of a key. */
+export const FIRST_KEY_INDEX = 3;
 
 /** One key of a schema, ready to be tried against a VIN. */
 export interface KeyMatcher {
@@ -21,7 +23,7 @@ export interface KeyMatcher {
  */
 export function compileKey(key: string): KeyMatcher {
   const matcher: KeyMatcher = { positions: [], lows: [], highs: [], specificity: 0 };
-  let place = 3;
+  let place = FIRST_KEY_INDEX;
   for (let index = 0; index < key.length; index++) {
     const character = key[index];
     if (character === "|") {
@@ -66,6 +68,13 @@ export function keyMatches(key: KeyMatcher, bits: { lows: Int32Array; highs: Int
     if (low === 0 && ((key.highs[index] as number) & (bits.highs[place] as number)) === 0) return false;
   }
   return true;
+}
+
+/** Whether a key can match a VIN whose first described character this is. */
+export function mayMatchFirst(key: KeyMatcher, character: string): boolean {
+  if (key.positions[0] !== FIRST_KEY_INDEX) return true;
+  const [low, high] = bitsOf(character);
+  return ((key.lows[0] ?? 0) & low) !== 0 || ((key.highs[0] ?? 0) & high) !== 0;
 }
 
 function fix(matcher: KeyMatcher, place: number, characters: string): void {

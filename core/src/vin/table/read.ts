@@ -1,7 +1,8 @@
 import { ByteReader } from "./bytes";
 import { FIRST_YEAR, VIN_TABLE_MAGIC } from "./encode";
 import { VIN_FIELDS, type VinFacts, type VinField } from "./fields";
-import { compileKey, type KeyMatcher } from "./keyMatcher";
+import { LineTable } from "./lines";
+import { compileKey, FIRST_KEY_INDEX, mayMatchFirst, type KeyMatcher } from "./keyMatcher";
 import { VIN_VEHICLE_KINDS, type VinVehicleKind } from "./source";
 
 /** A maker's code with the schemas that hold for each span of model years. */
@@ -24,8 +25,8 @@ export interface VinTableRow {
 /** The VIN data in memory. Keys, facts and schemas are unpacked when first asked for, then kept. */
 export interface VinTable {
   maker(wmi: string): VinMaker | null;
-  /** All rows that hold for a maker's vehicles of a model year, unpacked once and kept. */
-  rowsFor(maker: VinMaker, modelYear: number): readonly VinTableRow[];
+  /** The rows that may hold for a maker's VIN of a model year, unpacked once and kept; each is still to be matched. */
+  rowsFor(maker: VinMaker, modelYear: number, vin: string): readonly VinTableRow[];
   engineFacts(engineName: string): VinFacts | null;
 }
 
@@ -42,9 +43,9 @@ export function readVinTable(bytes: Uint8Array): VinTable {
   const reader = new ByteReader(bytes);
   const magic = new TextDecoder().decode(reader.section());
   if (magic !== VIN_TABLE_MAGIC) throw new RangeError(`not a VIN table: starts with "${magic.slice(0, 8)}"`);
-  const texts = reader.text();
-  const keys = reader.text();
-  const wmis = reader.text();
+  const texts = new LineTable(reader.section());
+  const keys = new LineTable(reader.section());
+  const wmis = new TextDecoder().decode(reader.section()).split("\n");
   const bundleSizes = reader.section();
   const factFields = allVarints(reader.section());
   const factTexts = allVarints(reader.section());
@@ -59,7 +60,7 @@ export function readVinTable(bytes: Uint8Array): VinTable {
 
   const matchers: (KeyMatcher | undefined)[] = new Array<KeyMatcher | undefined>(keys.length);
   const bundles: (VinFacts | undefined)[] = new Array<VinFacts | undefined>(bundleCount);
-  const spans = new Map<string, VinTableRow[]>();
+  const spans = new Map<string, { rows: VinTableRow[]; byFirst: Map<string, VinTableRow[]> }>();
 
   const bundle = (id: number): VinFacts => {
     const known = bundles[id];
@@ -67,7 +68,7 @@ export function readVinTable(bytes: Uint8Array): VinTable {
     const facts: VinFacts = {};
     for (let index = bundleStarts[id] ?? 0; index < (bundleStarts[id + 1] ?? 0); index++) {
       const field = VIN_FIELDS[factFields[index] ?? -1];
-      if (field) facts[field] = texts[factTexts[index] ?? -1] ?? "";
+      if (field) facts[field] = texts.get(factTexts[index] ?? -1) ?? "";
     }
     bundles[id] = facts;
     return facts;
@@ -79,7 +80,7 @@ export function readVinTable(bytes: Uint8Array): VinTable {
   };
   const matcherOf = (row: number): KeyMatcher => {
     const key = rowKeys[row] ?? 0;
-    return (matchers[key] ??= compileKey(keys[key] ?? ""));
+    return (matchers[key] ??= compileKey(keys.get(key) ?? ""));
   };
   const rowsOf = (schema: number): VinTableRow[] => {
     let row = 0;
@@ -90,16 +91,22 @@ export function readVinTable(bytes: Uint8Array): VinTable {
   };
 
   return {
-    maker: (wmi) => makers.get(wmi) ?? null,
-    rowsFor(maker, modelYear) {
+    maker: makers,
+    rowsFor(maker, modelYear, vin) {
       const key = `${maker.wmi}/${modelYear}`;
-      let rows = spans.get(key);
-      if (!rows) {
+      let span = spans.get(key);
+      if (!span) {
         if (spans.size >= MOST_SPANS_KEPT) spans.clear();
-        rows = maker.schemas
-          .filter(({ yearFrom, yearTo }) => yearFrom <= modelYear && modelYear <= yearTo)
-          .flatMap(({ schema }) => rowsOf(schema));
-        spans.set(key, rows);
+        const rows = maker.schemas.filter(({ yearFrom, yearTo }) => yearFrom <= modelYear && modelYear <= yearTo).flatMap(({ schema }) => rowsOf(schema));
+        span = { rows, byFirst: new Map() };
+        spans.set(key, span);
+      }
+      // Most keys fix the first position; sorting by it leaves few rows to try.
+      const first = vin.charAt(FIRST_KEY_INDEX);
+      let rows = span.byFirst.get(first);
+      if (!rows) {
+        rows = span.rows.filter(({ matcher }) => mayMatchFirst(matcher, first));
+        span.byFirst.set(first, rows);
       }
       return rows;
     },
@@ -146,32 +153,47 @@ function startsOf(section: Uint8Array): Uint32Array {
   return starts;
 }
 
-function readMakers(reader: ByteReader, texts: string[], wmis: string[]): Map<string, VinMaker> {
-  const optional = (id: number): string | null => (id === 0 ? null : (texts[id - 1] ?? null));
-  const makers = new Map<string, VinMaker>();
+/** Finds makers by their code; their texts are decoded when one is first asked for. */
+function readMakers(reader: ByteReader, texts: LineTable, wmis: string[]): (wmi: string) => VinMaker | null {
+  const packed = new Map<string, PackedMaker>();
   const count = reader.varint();
   for (let index = 0; index < count; index++) {
-    const wmi = wmis[index] ?? "";
-    const maker = texts[reader.varint()] ?? "";
-    const make = optional(reader.varint());
-    const country = optional(reader.varint());
+    const ids: PackedMaker["ids"] = [reader.varint(), reader.varint(), reader.varint()];
     const kind = VIN_VEHICLE_KINDS[reader.varint()] ?? "other";
-    const schemas = Array.from({ length: reader.varint() }, () => {
+    const schemas: VinMaker["schemas"] = new Array<VinMaker["schemas"][number]>(reader.varint());
+    for (let place = 0; place < schemas.length; place++) {
       const schema = reader.varint();
       const yearFrom = reader.varint() + FIRST_YEAR;
       const span = reader.varint();
-      return { schema, yearFrom, yearTo: span === 0 ? Infinity : yearFrom + span - 1 };
-    });
-    makers.set(wmi, { wmi, maker, make, country, kind, schemas });
+      schemas[place] = { schema, yearFrom, yearTo: span === 0 ? Infinity : yearFrom + span - 1 };
+    }
+    packed.set(wmis[index] ?? "", { ids, kind, schemas });
   }
-  return makers;
+  const optional = (id: number): string | null => (id === 0 ? null : (texts.get(id - 1) ?? null));
+  const makers = new Map<string, VinMaker>();
+  return (wmi) => {
+    const known = makers.get(wmi);
+    const found = packed.get(wmi);
+    if (known || !found) return known ?? null;
+    const { ids, kind, schemas } = found;
+    const maker: VinMaker = { wmi, maker: texts.get(ids[0]) ?? "", make: optional(ids[1]), country: optional(ids[2]), kind, schemas };
+    makers.set(wmi, maker);
+    return maker;
+  };
 }
 
-function readEngines(reader: ByteReader, texts: string[]): Map<string, number> {
+/** Maker, make and country as places in the texts. */
+interface PackedMaker {
+  ids: [number, number, number];
+  kind: VinVehicleKind;
+  schemas: VinMaker["schemas"];
+}
+
+function readEngines(reader: ByteReader, texts: LineTable): Map<string, number> {
   const engines = new Map<string, number>();
   const count = reader.varint();
   for (let index = 0; index < count; index++) {
-    const name = texts[reader.varint()] ?? "";
+    const name = texts.get(reader.varint()) ?? "";
     engines.set(name.toUpperCase(), reader.varint());
   }
   return engines;

@@ -1,0 +1,74 @@
+import type { BusinessSettings, LibraryJob, WorkOrderState } from "@mechanon/core";
+import type { WorkOrderView } from "@mechanon/contract";
+
+/** Small made-up settings for tests of the app. */
+export const SETTINGS_SAMPLE: BusinessSettings = {
+  phone: "+13605550100",
+  home: { street: "4 Ropewalk", latitude: 48.03, longitude: -122.6 },
+  streets: [
+    { name: "Heron Landing", town: "Larkhaven", region: "WA", postcode: "98099", latitude: 48.0412, longitude: -122.6188 },
+    { name: "Harbor Steps", town: "Larkhaven", region: "WA", postcode: "98099", latitude: 48.03, longitude: -122.61 },
+  ],
+  visitMinutes: [60],
+  regions: ["WA"],
+  rules: {
+    laborRateCents: 10000,
+    wageCents: 3000,
+    pricing: { markup: { standard: { bands: [{ upTo: null, times: 2 }] } }, taxes: [{ id: "state", percent: 10, on: ["part"] }], supplies: null },
+  },
+  inspection: [
+    { id: "pads", title: "Front brake pads", area: "Brakes", measure: { name: "Pad", unit: "mm", step: 0.5, start: 7, most: 14, watchBelow: 5, actBelow: 3 } },
+    { id: "oil", title: "Engine oil", area: "Fluids", measure: null },
+  ],
+  concerns: [{ id: "grind", text: "Brakes grind", kind: "fault", area: "Brakes" }],
+};
+
+export const LIBRARY_SAMPLE: LibraryJob[] = [
+  {
+    id: "wipers",
+    title: "Wiper blades",
+    area: "Outside",
+    curesPoints: ["oil"],
+    answersConcerns: ["grind"],
+    lines: [
+      { id: "w1", kind: "labor", description: "Fit blades", hours: 0.1, rateCents: 10000, wageCents: 3000, paidHours: null },
+      { id: "w2", kind: "part", description: "Wiper blade", quantity: 2, costCents: 800, markup: "standard", priceCents: null, partNumber: "SD-22", brand: "Spindrift" },
+    ],
+  },
+];
+
+/** A work order nothing has happened to yet. */
+export function stateSample(over: Partial<WorkOrderState> = {}): WorkOrderState {
+  return {
+    id: "order-1", customerId: "customer-1", vehicleId: "car-1", openedAt: "2026-11-23T16:00:00.000Z", openedBy: "me", rules: SETTINGS_SAMPLE.rules, taxExempt: false,
+    concerns: [], odometerMiles: null, findings: [], jobs: [], approvals: [], orders: [], received: [], payments: [], conflicts: [], ...over,
+  }; // prettier-ignore
+}
+
+export function viewSample(over: Partial<WorkOrderView> = {}): WorkOrderView {
+  return {
+    number: 1001,
+    revision: 1,
+    state: stateSample(),
+    customer: { id: "customer-1", name: "Maren Oyelaran", phone: "+13605550111", email: null, place: null, taxExempt: false, version: 1 },
+    vehicle: {
+      id: "car-1",
+      customerId: "customer-1",
+      vin: null,
+      plate: "LRK1204",
+      region: "WA",
+      year: 2019,
+      make: "Honda",
+      model: "Accord",
+      trim: null,
+      engine: null,
+      drive: null,
+      color: null,
+      version: 1,
+    },
+    visits: [],
+    messages: [],
+    pendingCharges: [],
+    ...over,
+  };
+}

@@ -1,0 +1,28 @@
+// Each icon by itself: the package's index would bring all of them into the app.
+export { default as ArrowLeft } from "lucide-react-native/icons/arrow-left";
+export { default as Banknote } from "lucide-react-native/icons/banknote";
+export { default as Camera } from "lucide-react-native/icons/camera";
+export { default as Check } from "lucide-react-native/icons/check";
+export { default as ChevronDown } from "lucide-react-native/icons/chevron-down";
+export { default as ChevronLeft } from "lucide-react-native/icons/chevron-left";
+export { default as ChevronRight } from "lucide-react-native/icons/chevron-right";
+export { default as CircleCheck } from "lucide-react-native/icons/circle-check";
+export { default as CircleDashed } from "lucide-react-native/icons/circle-dashed";
+export { default as CirclePlus } from "lucide-react-native/icons/circle-plus";
+export { default as CircleSlash } from "lucide-react-native/icons/circle-slash";
+export { default as CreditCard } from "lucide-react-native/icons/credit-card";
+export { default as Eye } from "lucide-react-native/icons/eye";
+export { default as FileText } from "lucide-react-native/icons/file-text";
+export { default as Info } from "lucide-react-native/icons/info";
+export { default as MapPin } from "lucide-react-native/icons/map-pin";
+export { default as MessageSquare } from "lucide-react-native/icons/message-square";
+export { default as Milestone } from "lucide-react-native/icons/milestone";
+export { default as Minus } from "lucide-react-native/icons/minus";
+export { default as Phone } from "lucide-react-native/icons/phone";
+export { default as Plus } from "lucide-react-native/icons/plus";
+export { default as Search } from "lucide-react-native/icons/search";
+export { default as Smartphone } from "lucide-react-native/icons/smartphone";
+export { default as TriangleAlert } from "lucide-react-native/icons/triangle-alert";
+export { default as UserRound } from "lucide-react-native/icons/user-round";
+export { default as Wrench } from "lucide-react-native/icons/wrench";
+export type { LucideIcon as IconShape } from "lucide-react-native";

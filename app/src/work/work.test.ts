@@ -1,0 +1,92 @@
+import { SETTINGS_SAMPLE, stateSample, viewSample } from "../testing/samples";
+import { answerWords } from "./answerWords";
+import { cashChoices } from "./cashChoices";
+import { driveMinutesTo } from "./driveTo";
+import { sheetLines } from "./lines";
+import { readNewLine } from "./newLine";
+import { partOf, SHEET_PARTS } from "./parts";
+import { quoteSums } from "./quoteSums";
+
+const at = "2026-11-23T17:00:00.000Z";
+const labor = { id: "l", kind: "labor" as const, description: "Labor", hours: 2, rateCents: 10000, wageCents: null, paidHours: null };
+const part = { id: "p", kind: "part" as const, description: "Part", quantity: 1, costCents: 1000, markup: "standard", priceCents: null, partNumber: null, brand: null };
+const job = { id: "j", title: "Brakes", libraryJobId: null, concernId: null, pointId: null, lines: [labor, part], addedAt: at, answer: null, finishedAt: null };
+
+describe("lines of the folded sheet", () => {
+  it("say what is missing at the start", () => {
+    expect(sheetLines(viewSample(), SETTINGS_SAMPLE.inspection, "utc", "2026-11-23")).toEqual({
+      visits: "No visit yet",
+      check: "Not started",
+      quote: "No job yet",
+      parts: "None",
+      work: "Nothing agreed yet",
+      money: "Nothing agreed yet",
+    });
+  });
+  it("say what matters when it is agreed", () => {
+    const answer = { value: "yes" as const, approvalId: "a", totalCents: 22000 };
+    const findings = [{ pointId: "pads", grade: "act" as const, measured: 2, note: "", photoIds: [], at, by: "me" }];
+    const view = viewSample({ state: stateSample({ jobs: [{ ...job, answer }], findings }) });
+    expect(sheetLines(view, SETTINGS_SAMPLE.inspection, "utc", "2026-11-23")).toMatchObject({
+      check: "1 open, 1 act now",
+      quote: "1 job, $222.00",
+      parts: "1 to order",
+      work: "0 of 1 job finished",
+      money: "$222.00 due",
+    });
+  });
+});
+
+describe("the customer's word", () => {
+  it.each([
+    [null, 22000, "Not asked yet"],
+    [{ value: "yes" as const, approvalId: "a", totalCents: 22000 }, 22000, "Agreed"],
+    [{ value: "yes" as const, approvalId: "a", totalCents: 20000 }, 22000, "Agreed at $200.00; the price changed, ask again"],
+    [{ value: "later" as const, approvalId: "a", totalCents: 1 }, 22000, "Put off"],
+    [{ value: "no" as const, approvalId: "a", totalCents: 1 }, 22000, "Declined"],
+  ])("%p at %p reads %p", (answer, total, words) => {
+    expect(answerWords({ ...job, answer }, total)).toBe(words);
+  });
+});
+
+it("explains a total by what adds up to it", () => {
+  const sums = quoteSums(stateSample({ jobs: [job] }));
+  expect(sums).toEqual([
+    { label: "Labor", cents: 20000 },
+    { label: "Parts", cents: 2000 },
+    { label: "Tax, state", cents: 200 },
+  ]);
+});
+
+it.each([
+  [8712, [8712, 9000, 10000]],
+  [5000, [5000, 6000, 10000]],
+  [1, [1, 1000, 2000, 5000]],
+])("offers for %p due %p", (due, choices) => {
+  expect(cashChoices(due)).toEqual(choices);
+});
+
+describe("a line typed by hand", () => {
+  const rules = { laborRateCents: 10000, wageCents: null };
+  it.each([
+    ["nothing", { kind: "labor" as const, description: " ", amount: "", price: "" }, { description: "say what it is", amount: "a number like 1 or 1.5" }],
+    ["a part without a price", { kind: "part" as const, description: "Clip", amount: "2", price: "x" }, { price: "an amount looks like 84.50" }],
+    ["five decimals", { kind: "labor" as const, description: "Look", amount: "1.00001", price: "" }, { amount: "a number like 1 or 1.5" }],
+  ])("%s is told at the field", (_name, draft, faults) => {
+    expect(readNewLine(draft, "x", rules).faults).toEqual(faults);
+  });
+  it("becomes a line with the business's rate or the price given", () => {
+    expect(readNewLine({ kind: "labor", description: "Look", amount: "1.5", price: "" }, "x", rules).line).toMatchObject({ hours: 1.5, rateCents: 10000 });
+    expect(readNewLine({ kind: "part", description: "Clip", amount: "2", price: "$3.50" }, "x", rules).line).toMatchObject({ quantity: 2, priceCents: 350 });
+  });
+});
+
+it("opens the part of the sheet the next act belongs to", () => {
+  expect(partOf({ act: "takePayment", dueCents: 1 })).toBe("money");
+  expect(partOf({ act: "nothing" })).toBeNull();
+  expect(SHEET_PARTS).toContain(partOf({ act: "inspect", points: 2 }));
+});
+
+it("tells the usual minutes where the place is unknown", () => {
+  expect(driveMinutesTo(viewSample(), "nowhere", undefined)).toBe(15);
+});

@@ -1,0 +1,67 @@
+import { execFileSync } from "node:child_process";
+import { readFileSync } from "node:fs";
+import { join } from "node:path";
+import { brotliCompressSync } from "node:zlib";
+import { priceWorkOrder } from "@mechanon/core";
+import { decodeVin, expectedCheckDigit, readVinTable } from "@mechanon/core/vin";
+import { VIN_TABLE_FILE } from "./vinTableFile";
+
+interface Figure {
+  figure: string;
+  unit: string;
+  median: number;
+  p95?: number;
+  runs: number;
+}
+
+const BENCHES: Record<string, () => Figure[]> = { vin: benchVin, price: benchPrice };
+
+/** Size of the VIN data, opening it in a fresh process, and decoding. */
+function benchVin(): Figure[] {
+  const bytes = readFileSync(VIN_TABLE_FILE);
+  const table = readVinTable(bytes);
+  const loads = Array.from({ length: 9 }, () => Number(execFileSync(process.execPath, ["--import", "tsx", join(__dirname, "benchVinLoad.ts")], { encoding: "utf8" })));
+  const prefixes = ["1HGCV1F30KA", "1FTEW1EP0KFA", "JTDKN3DU0A0", "1G1ZD5ST0JF", "4S4BRBCC0A3", "2T1BURHE0GC", "5NPE24AF0FH", "1C4RJFAG0FC"];
+  const vins = Array.from({ length: 4000 }, (_, index) => {
+    const vin = (prefixes[index % prefixes.length] ?? "").padEnd(11, "0") + String(100_000 + index);
+    const whole = vin.slice(0, 17);
+    return whole.slice(0, 8) + (expectedCheckDigit(whole) ?? "0") + whole.slice(9);
+  });
+  const context = { table, currentYear: new Date().getFullYear() };
+  const decodes = vins.map((vin) => timed(() => decodeVin(vin, context)));
+  return [
+    { figure: "size", unit: "bytes", median: bytes.length, runs: 1 },
+    { figure: "size brotli", unit: "bytes", median: brotliCompressSync(bytes).length, runs: 1 },
+    { figure: "load in a fresh process", unit: "ms", ...summary(loads) },
+    { figure: "decode", unit: "ms", ...summary(decodes) },
+  ];
+}
+
+/** Pricing a long quote, as every tap on a sheet does. */
+function benchPrice(): Figure[] {
+  const lines = Array.from({ length: 60 }, (_, index) => ({ id: `l${index}`, kind: "part" as const, description: "", quantity: 1.5, costCents: 1000 + index * 37, markup: "m", priceCents: null, partNumber: null, brand: null }));
+  const pricing = { markup: { m: { bands: [{ upTo: 2000, times: 2.4 }, { times: 1.6 }], neverCheaper: true } }, taxes: [{ id: "t", percent: 8.125, on: ["part" as const] }] };
+  const job = { id: "j", title: "", libraryJobId: null, concernId: null, pointId: null, lines, addedAt: "", answer: null, finishedAt: null };
+  const work = (): unknown => priceWorkOrder({ rules: { pricing, laborRateCents: 0, wageCents: null }, jobs: [job], taxExempt: false }, "all");
+  return [{ figure: "price 60 lines", unit: "ms", ...summary(Array.from({ length: 500 }, () => timed(work))) }];
+}
+
+function timed(work: () => unknown): number {
+  const start = performance.now();
+  work();
+  return performance.now() - start;
+}
+
+function summary(values: number[]): { median: number; p95: number; runs: number } {
+  const sorted = [...values].sort((a, b) => a - b);
+  const at = (share: number): number => Math.round((sorted[Math.min(sorted.length - 1, Math.floor(sorted.length * share))] ?? 0) * 10_000) / 10_000;
+  return { median: at(0.5), p95: at(0.95), runs: values.length };
+}
+
+const [name = ""] = process.argv.slice(2);
+const bench = Object.hasOwn(BENCHES, name) ? BENCHES[name] : undefined;
+if (bench) for (const figure of bench()) process.stdout.write(`${JSON.stringify({ bench: name, ...figure })}\n`);
+else {
+  process.stderr.write(`"${name}" is none of ${Object.keys(BENCHES).join(", ")}\n`);
+  process.exitCode = 2;
+}
