@@ -39,7 +39,17 @@ function benchVin(): Figure[] {
 
 /** Pricing a long quote, as every tap on a sheet does. */
 function benchPrice(): Figure[] {
-  const lines = Array.from({ length: 60 }, (_, index) => ({ id: `l${index}`, kind: "part" as const, description: "", quantity: 1.5, costCents: 1000 + index * 37, markup: "m", priceCents: null, partNumber: null, brand: null }));
+  const lines = Array.from({ length: 60 }, (_, index) => ({
+    id: `l${index}`,
+    kind: "part" as const,
+    description: "",
+    quantity: 1.5,
+    costCents: 1000 + index * 37,
+    markup: "m",
+    priceCents: null,
+    partNumber: null,
+    brand: null,
+  }));
   const pricing = { markup: { m: { bands: [{ upTo: 2000, times: 2.4 }, { times: 1.6 }], neverCheaper: true } }, taxes: [{ id: "t", percent: 8.125, on: ["part" as const] }] };
   const job = { id: "j", title: "", libraryJobId: null, concernId: null, pointId: null, lines, addedAt: "", answer: null, finishedAt: null };
   const work = (): unknown => priceWorkOrder({ rules: { pricing, laborRateCents: 0, wageCents: null }, jobs: [job], taxExempt: false }, "all");

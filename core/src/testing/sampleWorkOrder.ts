@@ -1,0 +1,90 @@
+import type { Actor } from "../access/rights";
+import type { LibraryJob } from "../quoting/line";
+import type { BusinessSettings } from "../settings/businessSettings";
+import type { VisitState } from "../visits/state";
+import { applyCommand } from "../workOrders/applyCommand";
+import { jobTotals } from "../workOrders/answers";
+import type { CommandContext } from "../workOrders/commandContext";
+import type { WorkOrderCommand } from "../workOrders/commands";
+import type { WorkOrderState } from "../workOrders/state";
+
+export const FULL_ACTOR: Actor = { id: "odile", name: "Odile Farrow", rights: ["seeCost", "changePrices"] };
+export const POINTS: BusinessSettings["inspection"] = [
+  { id: "pads", title: "Pads", area: "Brakes", measure: { name: "Pad", unit: "mm", step: 0.5, start: 7, most: 14, watchBelow: 5, actBelow: 3 } },
+  { id: "oil", title: "Oil", area: "Fluids", measure: null },
+];
+export const LIBRARY: LibraryJob[] = [
+  {
+    id: "brakes",
+    title: "Brakes",
+    area: "Brakes",
+    curesPoints: ["pads"],
+    answersConcerns: ["grind"],
+    lines: [
+      { id: "1", kind: "labor", description: "Pads", hours: 1, rateCents: 10000, wageCents: 3000, paidHours: null },
+      { id: "2", kind: "part", description: "Pad set", quantity: 1, costCents: 3000, markup: "standard", priceCents: null, partNumber: "P", brand: "Halyard" },
+    ],
+  },
+];
+export const SETTINGS: BusinessSettings = {
+  phone: "",
+  home: { street: "", latitude: 0, longitude: 0 },
+  streets: [],
+  visitMinutes: [60],
+  regions: ["WA"],
+  inspection: POINTS,
+  concerns: [],
+  rules: {
+    laborRateCents: 10000,
+    wageCents: 3000,
+    pricing: { markup: { standard: { bands: [{ upTo: null, times: 2 }] } }, taxes: [{ id: "state", percent: 8, on: ["part"] }], supplies: { percentOfLabor: 5, cap: null } },
+  },
+};
+
+let count = 0;
+
+/** Applies a command the way the server does, a minute after the last. */
+export function run(state: WorkOrderState | null, command: WorkOrderCommand, over: Partial<CommandContext> = {}): WorkOrderState {
+  count += 1;
+  const at = new Date(Date.parse("2026-11-23T15:00:00.000Z") + count * 60_000).toISOString();
+  return applyCommand(state, command, {
+    workOrderId: "order",
+    commandId: `command-${count}-00`,
+    at,
+    actor: FULL_ACTOR,
+    settings: SETTINGS,
+    library: LIBRARY,
+    taxExempt: false,
+    ...over,
+  });
+}
+
+/** A fresh work order with one concern. */
+export function start(): WorkOrderState {
+  return run(null, { type: "openWorkOrder", customerId: "customer", vehicleId: "car", concerns: [{ id: "c1", text: "Brakes grind", kind: "fault", phraseId: "grind" }] });
+}
+
+/** The customer says yes to all, at today's prices. */
+export function yes(state: WorkOrderState): WorkOrderState {
+  const totals = jobTotals(state);
+  const answers = state.jobs.map(({ id, title }) => ({ jobId: id, title, answer: "yes" as const, totalCents: totals.get(id) ?? 0 }));
+  return run(state, { type: "recordAnswers", approvalId: "approval", way: "signed", name: "Maren Oyelaran", signature: [[1, 2, 3, 4]], answers, totalCents: 1 });
+}
+
+export function bookedVisit(startsAt: string): VisitState {
+  const place = { street: "18 Heron Landing", town: "Larkhaven", region: "WA", postcode: "98099", latitude: null, longitude: null };
+  return {
+    id: "visit",
+    workOrderIds: ["order"],
+    mechanicId: "odile",
+    place,
+    startsAt,
+    endsAt: new Date(Date.parse(startsAt) + 3_600_000).toISOString(),
+    note: "",
+    bookedAt: startsAt,
+    setOffAt: null,
+    arrivedAt: null,
+    leftAt: null,
+    cancelledAt: null,
+  };
+}

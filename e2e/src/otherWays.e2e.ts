@@ -1,0 +1,240 @@
+import type { Browser } from "playwright-core";
+import { Driver, PHONE, WIDE, launchBrowser } from "./driver";
+import { startServers, type Servers } from "./servers";
+
+let servers: Servers;
+let browser: Browser;
+
+beforeAll(async () => {
+  servers = await startServers();
+  browser = await launchBrowser();
+});
+afterAll(async () => {
+  await browser?.close();
+  await servers?.stop();
+});
+
+async function signedIn(name: RegExp, viewport: typeof PHONE | typeof WIDE = PHONE): Promise<Driver> {
+  const driver = await Driver.open(browser, viewport, servers.url);
+  await driver.button(name);
+  await driver.page.getByRole("list", { name: "Stops" }).waitFor();
+  return driver;
+}
+
+async function openOrder(driver: Driver, name: string): Promise<void> {
+  await driver.page.goto(`${servers.url}/find`);
+  await driver.type(/Name, phone/, name);
+  await driver.tap(driver.page.getByRole("link", { name: new RegExp(`Work order \\d+, ${name}`) }).first());
+  await driver.page.getByRole("heading", { name: new RegExp(name), level: 1 }).waitFor();
+}
+
+describe("a price asked on the phone", () => {
+  it("starts from a misread VIN, needs no visit, and is booked later", async () => {
+    const driver = await signedIn(/Odile/);
+    const { page } = driver;
+    await driver.tap(page.getByRole("link", { name: "New", exact: true }));
+    await driver.type("What is wrong, in their words", "squeaks when it rains");
+    await driver.button(/Add “squeaks when it rains”/);
+    await driver.tap(page.getByRole("radio", { name: "VIN" }));
+    await driver.type("VIN", "1N4AL3AP1FC2O7731");
+    await page.getByText(/Character 13 is "O"/).waitFor();
+    await driver.picture("vin-misread");
+    expect(await driver.violations()).toEqual([]);
+    await driver.button(/^1N4AL3AP1FC207731/);
+    await page.getByText("2015 Nissan Altima").waitFor();
+    await driver.button("Yes, this one");
+
+    // A name is needed; what was typed stays through the fault and through a reload.
+    await driver.tap(page.getByTestId("save-work"));
+    await page.getByText("✕ a name is needed").waitFor();
+    await driver.type("Phone", "12");
+    await driver.type("Name or business", "Tamsin Yarrow");
+    await driver.tap(page.getByTestId("save-work"));
+    await page.getByText(/✕ "12" is no phone number/).waitFor();
+    await page.reload();
+    expect(await page.getByRole("textbox", { name: "Name or business" }).inputValue()).toBe("Tamsin Yarrow");
+    await driver.type("Phone", "360 555 0151");
+    await driver.tap(page.getByTestId("save-work"));
+    await page.getByRole("heading", { name: "Tamsin Yarrow", level: 1 }).waitFor();
+    await page.getByText("No visit yet").waitFor();
+
+    // A job of its own, typed line by line.
+    await driver.tap(page.getByTestId("part-quote").getByRole("button").first());
+    await driver.type("Find a job", "Find the squeak");
+    await driver.button(/Add “Find the squeak” as a job/);
+    await driver.type("What", "Look under the dash");
+    await driver.button("Add the line");
+    await page.getByText("1 job, ").waitFor();
+
+    await driver.tap(page.getByTestId("part-visits").getByRole("button").first());
+    await driver.tap(page.getByRole("radiogroup", { name: "Day" }).getByRole("radio").nth(3));
+    await driver.tap(page.getByTestId("slot-start").getByRole("radio").first());
+    await driver.tap(page.getByTestId("book-visit"));
+    await page.getByText("Saved", { exact: true }).waitFor();
+    await page.getByTestId("part-visits").getByText("Booked", { exact: true }).waitFor();
+    await driver.close();
+  });
+
+  it("goes on with the car's owner when the plate is known", async () => {
+    const driver = await signedIn(/Odile/);
+    const { page } = driver;
+    await driver.tap(page.getByRole("link", { name: "New", exact: true }));
+    await driver.type("Plate", "lrk-33I0");
+    await driver.button("Look up the plate");
+    await page.getByText(/it belongs to Noor Haddad-Bell/).waitFor();
+    await driver.button("Go on for Noor Haddad-Bell");
+    await driver.tap(page.getByTestId("save-work"));
+    await page.getByRole("heading", { name: "Noor Haddad-Bell", level: 1 }).waitFor();
+    await driver.close();
+  });
+
+  it("tells when the register does not answer, and goes on by hand", async () => {
+    await fault("register", "down");
+    const driver = await signedIn(/Odile/);
+    const { page } = driver;
+    await driver.tap(page.getByRole("link", { name: "New", exact: true }));
+    await driver.type("Name or business", "Edda Moor");
+    await driver.type("Plate", "MST3309");
+    await driver.button("Look up the plate");
+    await page.getByText(/plate register does not answer/).waitFor();
+    await driver.tap(page.getByRole("radio", { name: "By hand" }));
+    await driver.type("Make", "Nissan");
+    await driver.button("Yes, this one");
+    await driver.tap(page.getByTestId("save-work"));
+    await page.getByRole("heading", { name: "Edda Moor", level: 1 }).waitFor();
+    await fault("register", "none");
+    await driver.close();
+  });
+});
+
+describe("a dropped connection", () => {
+  it("keeps what is done, says so, and sends it after a reload", async () => {
+    const driver = await signedIn(/Odile/);
+    const { page } = driver;
+    await openOrder(driver, "Ingrid Palomar");
+    await driver.button("I'm there already");
+    await page.getByText("Saved", { exact: true }).waitFor();
+    await servers.stopServer();
+    await driver.tap(page.getByTestId("grade-oil").getByRole("radio", { name: "Watch" }));
+    await driver.tap(page.getByTestId("grade-coolant").getByRole("radio", { name: "Sound" }));
+    await page.getByText(/No connection; 2 changes kept here/).waitFor();
+    await driver.picture("no-connection");
+    expect(await page.getByTestId("grade-oil").getByRole("radio", { name: "Watch" }).getAttribute("aria-checked")).toBe("true");
+    await servers.startServer();
+    await page.reload();
+    await page.getByText("Saved", { exact: true }).waitFor();
+    await page.getByTestId("part-check").getByText("6 open, 1 to watch").waitFor();
+    await driver.close();
+  });
+});
+
+describe("two people", () => {
+  it("see each other's work, and the one whose change lost is told", async () => {
+    const [odile, wren] = [await signedIn(/Odile/), await signedIn(/Wren/, WIDE)];
+    await openOrder(odile, "Amparo Whitlock");
+    await openOrder(wren, "Amparo Whitlock");
+    // The office sees prices, never cost or margin.
+    await wren.page.getByText("$493.80").first().waitFor();
+    expect(await wren.page.getByText(/Margin|Cost/).count()).toBe(0);
+    expect(await odile.page.getByText(/^Margin/).count()).toBe(1);
+
+    await wren.button(/Replace front pads and rotors/);
+    // Odile's change reaches the server while Wren's device is cut off from it.
+    await wren.context.setOffline(true);
+    await wren.button("Hours of Replace front pads and rotors more");
+    await odile.button("Take off front pads and rotors");
+    await odile.page.getByText("Saved", { exact: true }).waitFor();
+    await wren.context.setOffline(false);
+    await wren.page.getByText(/was taken off by somebody else/).waitFor();
+    await wren.picture("refused");
+    expect(await wren.violations()).toEqual([]);
+    await wren.button("Understood");
+    await odile.close();
+    await wren.close();
+  });
+});
+
+describe("the outside", () => {
+  it("loses the terminal's answer: it is not known, asked again, and charged once", async () => {
+    const driver = await signedIn(/Odile/);
+    const { page } = driver;
+    await openOrder(driver, "Harbor Bread Deliveries");
+    if ((await page.getByText("Caravan").count()) > 0) {
+      await page.goto(`${servers.url}/open`);
+      await driver.tap(page.getByRole("link", { name: /Harbor Bread Deliveries, 2017 Ford Transit/ }).first());
+    }
+    await driver.button("Card");
+    await fault("terminal", "down");
+    await driver.tap(page.getByTestId("take-card"));
+    await page.getByText(/not known whether the card was charged/).waitFor();
+    await driver.picture("card-unknown");
+    expect(await driver.violations()).toEqual([]);
+    await fault("terminal", "none");
+    await driver.tap(page.getByTestId("ask-terminal"));
+    await page.getByTestId("part-money").getByText("Paid in full").waitFor();
+    await driver.close();
+  });
+});
+
+describe("the keyboard", () => {
+  it("reaches every place on a wide screen, and ? lists the keys", async () => {
+    const driver = await signedIn(/Odile/, WIDE);
+    const { page } = driver;
+    await page.keyboard.press("?");
+    await page.getByRole("dialog", { name: "Keys" }).waitFor();
+    expect(await driver.violations()).toEqual([]);
+    await page.keyboard.press("Escape");
+    await page.keyboard.press("o");
+    await page.waitForURL(/\/open$/);
+    await page.keyboard.press("n");
+    await page.getByRole("heading", { name: "New work order" }).waitFor();
+    await page.keyboard.press("d");
+    await page.waitForURL(`${servers.url}/`);
+    await page.keyboard.press("f");
+    await page.getByRole("heading", { name: "Find" }).waitFor();
+    // Typed letters are letters.
+    await page.keyboard.type("nod");
+    expect(await page.getByRole("textbox").inputValue()).toBe("nod");
+    await openOrder(driver, "Maren Oyelaran");
+    await page.keyboard.press("a");
+    await page.getByRole("button", { name: "I'm here" }).waitFor();
+    await driver.close();
+  });
+});
+
+it("shows the night face, with nothing lost to contrast", async () => {
+  const driver = await signedIn(/Odile/);
+  await driver.tap(driver.page.getByRole("link", { name: "You", exact: true }));
+  await driver.tap(driver.page.getByRole("radio", { name: "Night" }));
+  expect(await driver.violations()).toEqual([]);
+  await openOrder(driver, "Maren Oyelaran");
+  await driver.picture("night");
+  expect(await driver.violations()).toEqual([]);
+  await driver.close();
+});
+
+it("has a way back from an address that is not there, and from a link that is none", async () => {
+  const driver = await signedIn(/Odile/);
+  await driver.page.goto(`${servers.url}/nowhere/at/all`);
+  await driver.button("To the day");
+  await driver.page.getByRole("list", { name: "Stops" }).waitFor();
+  await driver.page.goto(`${servers.url}/r/${"x".repeat(32)}`);
+  await driver.page.getByText(/no receipt behind this link/).waitFor();
+  await driver.page.goto(`${servers.url}/work/0190a000-0000-7000-8000-000000000000`);
+  await driver.page.getByText(/This work order is not kept here/).waitFor();
+  await driver.close();
+});
+
+it("reads at twice the size without losing anything sideways", async () => {
+  const driver = await signedIn(/Odile/);
+  await driver.page.setViewportSize({ width: 195, height: 422 });
+  await openOrder(driver, "Maren Oyelaran");
+  const overflow = await driver.page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+  expect(overflow).toBeLessThanOrEqual(0);
+  await driver.close();
+});
+
+async function fault(service: string, name: string): Promise<void> {
+  const response = await fetch(`${servers.standins}/faults`, { method: "POST", headers: { "Content-Type": "application/json" }, body: JSON.stringify({ service, fault: name }) });
+  expect(response.status).toBe(204);
+}

@@ -1,0 +1,113 @@
+import type { AddressInfo } from "node:net";
+import type { Server } from "node:http";
+import { CUSTOMERS, LIBRARY, PEOPLE, REGISTER_ONLY, SETTINGS, WORK_ORDERS } from "@mechanon/demo";
+import { expectedCheckDigit } from "@mechanon/core/vin";
+import { createStandins } from "./app";
+
+let server: Server;
+let url: string;
+beforeAll(async () => {
+  server = createStandins().listen(0, "127.0.0.1");
+  await new Promise((resolve) => server.once("listening", resolve));
+  url = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
+});
+afterAll(() => new Promise((resolve) => server.close(resolve)));
+
+const post = async (path: string, body: object, key?: string): Promise<{ status: number; body: Record<string, unknown> }> => {
+  const response = await fetch(url + path, {
+    method: "POST",
+    headers: { "Content-Type": "application/json", ...(key ? { "Idempotency-Key": key } : {}) },
+    body: JSON.stringify(body),
+  });
+  const text = await response.text();
+  return { status: response.status, body: (text === "" ? {} : JSON.parse(text)) as Record<string, unknown> };
+};
+const set = (service: string, fault: string, times?: number) => post("/faults", { service, fault, ...(times ? { times } : {}) });
+afterEach(() => Promise.all(["register", "supplier", "terminal", "messages"].map((service) => set(service, "none"))));
+
+describe("switches", () => {
+  it.each(["register", "supplier", "terminal", "messages"])("take %s down and up again", async (service) => {
+    expect((await set(service, "down")).status).toBe(204);
+    const ask = () => (service === "register" ? fetch(`${url}/register/plates/WA/X`).then(({ status }) => status) : post(service === "messages" ? "/messages" : `/${service}/${service === "supplier" ? "offers" : "charges"}`, service === "supplier" ? { partNumbers: [] } : service === "messages" ? { to: "1", text: "x" } : { amountCents: 1, reference: "r" }).then(({ status }) => status)); // prettier-ignore
+    expect(await ask()).toBe(503);
+    await set(service, "none");
+    expect(await ask()).toBeLessThan(300);
+  });
+  it("count down to the next requests only", async () => {
+    await set("terminal", "declined", 1);
+    expect((await post("/terminal/charges", { amountCents: 100, reference: "r" })).body).toMatchObject({ status: "declined" });
+    expect((await post("/terminal/charges", { amountCents: 100, reference: "r" })).body).toMatchObject({ status: "approved" });
+  });
+  it("refuse a fault a service does not have", async () => {
+    expect((await set("register", "declined")).status).toBe(422);
+    expect((await set("bakery", "down")).status).toBe(422);
+  });
+  it("are on a page for people", async () => {
+    expect(await (await fetch(url)).text()).toContain("What each service should do wrong");
+  });
+});
+
+describe("what costs money", () => {
+  it("is done once for a key, also when the answer was lost", async () => {
+    await set("terminal", "answerLost", 1);
+    await expect(post("/terminal/charges", { amountCents: 700, reference: "r" }, "k1")).rejects.toThrow();
+    const [again, more] = [
+      await post("/terminal/charges", { amountCents: 700, reference: "r" }, "k1"),
+      await post("/terminal/charges", { amountCents: 700, reference: "r" }, "k1"),
+    ];
+    expect(again.body).toMatchObject({ status: "approved" });
+    expect(more.body).toEqual(again.body);
+  });
+  it("takes an order off the shelf, and no more than is there", async () => {
+    const order = { items: [{ partNumber: "HY-7731", quantity: 1, costCents: 3860 }] };
+    const first = await post("/supplier/orders", order, "o1");
+    expect(first).toMatchObject({ status: 201, body: { orderNumber: expect.stringMatching(/^GH-\d{6}$/) as unknown } });
+    expect((await post("/supplier/orders", order, "o1")).body).toEqual(first.body);
+    expect(await post("/supplier/orders", order, "o2")).toMatchObject({ status: 409, body: { reason: "outOfStock" } });
+  });
+  it("holds an order to today's cost", async () => {
+    await set("supplier", "wrongPrice");
+    expect((await post("/supplier/offers", { partNumbers: ["SD-22", "NONE"] })).body).toMatchObject({ offers: [{ partNumber: "SD-22", costCents: 1113 }] });
+    expect(await post("/supplier/orders", { items: [{ partNumber: "SD-22", quantity: 1, costCents: 890 }] })).toMatchObject({ status: 409, body: { reason: "priceChanged" } });
+  });
+});
+
+it("keeps messages for the customers' phones, once a key, with links to open and nothing run", async () => {
+  for (let again = 0; again < 2; again++) await post("/messages", { to: "+13605550111", text: "<b>Receipt</b> http://x.example/r/1" }, "m1");
+  const page = await (await fetch(`${url}/phone?to=%2B13605550111`)).text();
+  expect(page).toContain('<a href="http://x.example/r/1">');
+  expect(page.match(/&lt;b&gt;Receipt/g)).toHaveLength(1);
+});
+
+it("answers a body that does not fit without falling over", async () => {
+  expect((await post("/terminal/charges", { amountCents: "x" })).status).toBe(400);
+});
+
+describe("the demo scenario", () => {
+  const cars = CUSTOMERS.flatMap((customer) => customer.cars);
+  it("has enough of everything, all of it made up", () => {
+    expect(CUSTOMERS.length).toBeGreaterThanOrEqual(12);
+    expect(cars.length).toBeGreaterThanOrEqual(16);
+    for (const { phone, email } of CUSTOMERS) {
+      expect(phone).toMatch(/^\+1\d{3}55501\d\d$/);
+      if (email !== null) expect(email).toMatch(/@example\.com$/);
+    }
+    expect(new Set(WORK_ORDERS.flatMap(({ visits }) => visits.map(({ day }) => day)).filter((day) => Math.abs(day) <= 1))).toEqual(new Set([-1, 0, 1]));
+    expect(PEOPLE.some(({ isMechanic }) => !isMechanic)).toBe(true);
+  });
+  it("has VINs whose check digits hold, each once", () => {
+    const vins = [...cars, ...REGISTER_ONLY].flatMap(({ vin }) => (vin === null ? [] : [vin]));
+    for (const vin of vins) expect([vin, expectedCheckDigit(vin)]).toEqual([vin, vin[8]]);
+    expect(new Set(vins).size).toBe(vins.length);
+  });
+  it("names only points, concerns and jobs that are there", () => {
+    const points = SETTINGS.inspection.map(({ id }) => id);
+    const phrases = SETTINGS.concerns.map(({ id }) => id);
+    expect(SETTINGS.inspection).toHaveLength(8);
+    for (const job of LIBRARY) {
+      expect(points).toEqual(expect.arrayContaining(job.curesPoints));
+      expect(phrases).toEqual(expect.arrayContaining(job.answersConcerns));
+    }
+    for (const order of WORK_ORDERS) expect(LIBRARY.map(({ id }) => id)).toEqual(expect.arrayContaining(order.jobs ?? []));
+  });
+});
