@@ -134,6 +134,7 @@ describe.each([
     expect(driver.taps - signInTaps).toBeLessThanOrEqual(WHOLE_TAPS);
     process.stdout.write(`taps ${viewport.name}: ${JSON.stringify({ call: callTaps, whole: driver.taps - signInTaps, letters: driver.letters })}\n`);
 
+    expect(await textsTo(caller.phone)).toEqual([expect.stringMatching(/Odile is on the way/), expect.stringMatching(/Your receipt/)]);
     const link = await lastLinkTo(caller.phone);
     const phone = await Driver.open(browser, viewport, link);
     await phone.page.getByText("Paid in full").waitFor();
@@ -185,10 +186,14 @@ async function fault(service: string, name: string, times: number): Promise<void
   expect(response.status).toBe(204);
 }
 
-async function lastLinkTo(phone: string): Promise<string> {
+async function textsTo(phone: string): Promise<string[]> {
   const digits = phone.replace(/\D/g, "");
   const sent = (await (await fetch(`${servers.standins}/phone.json`)).json()) as { to: string; text: string }[];
-  const text = sent.filter(({ to }) => to.endsWith(digits)).at(-1)?.text ?? "";
+  return sent.filter(({ to }) => to.endsWith(digits)).map(({ text }) => text);
+}
+
+async function lastLinkTo(phone: string): Promise<string> {
+  const text = (await textsTo(phone)).at(-1) ?? "";
   const link = /https?:\/\/\S+/.exec(text)?.[0];
   if (!link) throw new Error(`no link in "${text}"`);
   return link;

@@ -72,7 +72,7 @@ export function ConcernPicker({ phrases, picked, onChange }: ConcernPickerProps)
         .map((concern) => (
           <View key={concern.text} style={styles.own}>
             <Words style={styles.grow}>“{concern.text}”</Words>
-            <Button kind="quiet" label={`Remove “${concern.text}”`} onPress={() => onChange(picked.filter((other) => other !== concern))} />
+            <Button kind="quiet" label="Remove" onPress={() => onChange(picked.filter((other) => other !== concern))} />
           </View>
         ))}
     </View>

@@ -1,4 +1,5 @@
-import { Logger as WorkerLogger, run, type Runner } from "graphile-worker";
+import { Logger as WorkerLogger, run } from "graphile-worker";
+import pg from "pg";
 import { z } from "zod";
 import { Message } from "../db/models";
 import { notifyChange } from "../events/notify";
@@ -8,16 +9,27 @@ import { SEND_MESSAGE_TASK } from "./service";
 const payload = z.object({ businessId: z.string(), messageId: z.string() });
 
 /** Starts sending queued messages; one that fails waits and is tried again, longer each time. */
-export async function startWorker(deps: Deps): Promise<Runner> {
+export async function startWorker(deps: Deps): Promise<{ stop(): Promise<void> }> {
   const { config, log } = deps;
-  return run({
-    connectionString: config.databaseUrl,
+  // A pool of our own: the queue's would leave a lost connection's error unheard, and that ends the process.
+  const pgPool = new pg.Pool({ connectionString: config.databaseUrl, max: 4, application_name: "mechanon-queue" });
+  const heard = (error: Error): void => log.warn({ err: error }, "queue lost the database");
+  pgPool.on("error", heard);
+  pgPool.on("connect", (client) => client.on("error", heard));
+  const runner = await run({
+    pgPool,
     concurrency: 2,
     pollInterval: 2000,
     noHandleSignals: true,
     logger: new WorkerLogger(() => (level, message) => log.debug({ level, message }, "queue")),
     taskList: { [SEND_MESSAGE_TASK]: async (raw) => sendMessage(deps, payload.parse(raw)) },
   });
+  return {
+    async stop() {
+      await runner.stop();
+      await pgPool.end();
+    },
+  };
 }
 
 /** @throws {OutsideError} when the messenger does not take it, so that the queue tries again. */

@@ -20,6 +20,7 @@ export async function runVisitCommand({ db }: Pick<Deps, "db">, scope: Scope, vi
   const { businessId } = scope;
   return runOnce(db, scope, { kind: "visit", id: visitId }, sent, async (transaction, at) => {
     const row = await VisitRow.findOne({ where: { businessId, id: visitId }, lock: transaction.LOCK.UPDATE, transaction });
+    const wasOnTheWay = Boolean(row?.state.setOffAt);
     let state: VisitState;
     try {
       state = applyVisitCommand(row?.state ?? null, sent.command, { visitId, at });
@@ -39,7 +40,7 @@ export async function runVisitCommand({ db }: Pick<Deps, "db">, scope: Scope, vi
       );
     }
     await refreshDerived(db, businessId, state.workOrderIds, transaction);
-    if (sent.command.type === "setOff" && !row?.state.setOffAt) await tellCustomers(scope, state, sent.command.driveMinutes, transaction);
+    if (sent.command.type === "setOff" && !wasOnTheWay) await tellCustomers(scope, state, sent.command.driveMinutes, transaction);
     await notifyChange(db, businessId, { kind: "visit", id: visitId, revision }, transaction);
     return { outcome: { id: sent.id, outcome: "applied", refusal: null, conflicts: [] }, revision };
   });

@@ -1,0 +1,89 @@
+import { v7 as uuid } from "uuid";
+import type { BusinessView, DayVisit } from "@mechanon/contract";
+import { addDays, dayOf, instantAt } from "@mechanon/core";
+import { findOrder, startTestServer, until, type Answer, type Person, type TestServer } from "../testing/testServer";
+
+const ZONE = "America/Los_Angeles";
+const TODAY = dayOf(new Date().toISOString(), ZONE);
+const FREE_DAY = addDays(TODAY, 5);
+const place = { street: "3 Ebb Court", town: "Larkhaven", region: "WA", postcode: "98099", latitude: null, longitude: null };
+
+let server: TestServer;
+let odile: Person;
+let mechanicId: string;
+let orderId: string;
+
+beforeAll(async () => {
+  server = await startTestServer();
+  odile = await server.signIn();
+  mechanicId = (await odile.get<BusinessView>("/api/business")).body.people.find(({ name }) => name === "Odile Farrow")?.id ?? "";
+  orderId = (await findOrder(odile, "Caspian")).id;
+});
+afterAll(() => server?.stop());
+
+type Sent = Answer<{ outcomes: { outcome: string; refusal: string | null }[]; code: string; visit: { mechanicId: string } | null }>;
+const send = (visitId: string, command: object, id = uuid()): Promise<Sent> =>
+  odile.post(`/api/visits/${visitId}/commands`, { commands: [{ id, at: new Date().toISOString(), command }] });
+const book = (from: number, to: number, over: object = {}): object => ({
+  type: "bookVisit",
+  workOrderIds: [orderId],
+  mechanicId,
+  place,
+  startsAt: instantAt(FREE_DAY, from, ZONE),
+  endsAt: instantAt(FREE_DAY, to, ZONE),
+  note: "",
+  allowOverlap: false,
+  ...over,
+});
+
+it("books a visit, and what waited for a time waits for work", async () => {
+  expect((await findOrder(odile, "Caspian")).waitsFor).toBe("time");
+  expect((await send(uuid(), book(540, 600))).body.outcomes).toMatchObject([{ outcome: "applied" }]);
+  expect((await findOrder(odile, "Caspian")).waitsFor).toBe("work");
+});
+
+it("warns of a busy mechanic, books on purpose, and lets visits touch", async () => {
+  expect((await send(uuid(), book(570, 630))).body.outcomes).toMatchObject([{ outcome: "refused", refusal: "visit/overlaps" }]);
+  expect((await send(uuid(), book(570, 630, { allowOverlap: true }))).body.outcomes).toMatchObject([{ outcome: "applied" }]);
+  expect((await send(uuid(), book(630, 660))).body.outcomes).toMatchObject([{ outcome: "applied" }]);
+});
+
+it.each([
+  ["a work order that is not there", { workOrderIds: [uuid()] }, "work-order/not-found"],
+  ["somebody who does not drive", { mechanicId: uuid() }, "request/invalid"],
+])("refuses %s", async (_name, over, code) => {
+  expect((await send(uuid(), book(800, 860, over))).body).toMatchObject({ code });
+});
+
+it("refuses a time that ends before it starts", async () => {
+  expect((await send(uuid(), book(860, 800))).body.outcomes).toMatchObject([{ refusal: "visit/ends-before-start" }]);
+});
+
+it("tells the customer once that the mechanic is on the way, and lists the day in the business's zone", async () => {
+  const visitId = uuid();
+  expect((await send(visitId, book(1380, 1439))).body.outcomes).toMatchObject([{ outcome: "applied" }]);
+  const setOff = uuid();
+  for (let again = 0; again < 3; again++) await send(visitId, { type: "setOff", driveMinutes: 14 }, again === 2 ? uuid() : setOff);
+  const sent = await until(
+    () => server.sentMessages(),
+    (messages) => messages.length > 0,
+  );
+  expect(sent).toEqual([expect.objectContaining({ to: "+13605550118", text: "Larkhaven Driveway Garage: Odile is on the way and will be with you in about 14 minutes." })]);
+  const day = await odile.get<{ visits: DayVisit[] }>(`/api/day?date=${FREE_DAY}`);
+  expect(day.body.visits.map(({ visit }) => visit.id)).toContain(visitId);
+  expect((await odile.get<{ visits: DayVisit[] }>(`/api/day?date=${addDays(FREE_DAY, 1)}`)).body.visits).toEqual([]);
+});
+
+it("hears at once of what others change", async () => {
+  const controller = new AbortController();
+  const response = await fetch(`${server.running.url}/api/events`, { headers: { Cookie: odile.cookie }, signal: controller.signal });
+  const reader = response.body?.getReader();
+  let heard = "";
+  const listening = (async () => {
+    while (!heard.includes('"workOrder"')) heard += new TextDecoder().decode((await reader?.read())?.value);
+  })();
+  await send(uuid(), book(700, 730));
+  await listening;
+  expect(heard).toContain(orderId);
+  controller.abort();
+});
