@@ -1,4 +1,6 @@
-const transform = { "^.+\\.(t|j)sx?$": ["@swc/jest", { jsc: { target: "es2022", parser: { syntax: "typescript", tsx: true } }, module: { type: "commonjs" } }] };
+// Only types and imports are rewritten; Node runs the rest as it is.
+const babel = { configFile: false, babelrc: false, presets: [["@babel/preset-typescript", { allowDeclareFields: true }]], plugins: ["@babel/plugin-transform-modules-commonjs"] };
+const transform = { "^.+\\.(t|j)sx?$": ["babel-jest", babel] };
 const node = (displayName, roots, extra = {}) => ({
   displayName,
   rootDir: __dirname,
