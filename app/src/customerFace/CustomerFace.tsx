@@ -33,7 +33,7 @@ export function CustomerFace({ id }: { id: string }) {
   const { me } = useMe();
   const business = useBusiness();
   const { view, error, refetch } = useWorkOrder(id);
-  useLiveChanges(Boolean(me));
+  useLiveChanges(me?.id ?? null);
   const [answers, setAnswers] = useState<Record<string, Answer>>({});
   const [name, setName] = useState<string | null>(null);
   const [strokes, setStrokes] = useState<Signature>([]);

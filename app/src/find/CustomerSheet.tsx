@@ -10,6 +10,7 @@ import { errorWords, fieldFaults } from "../api/problem";
 import { WorkOrderLine } from "../day/WorkOrderLine";
 import { CarFacts } from "../newWork/CarFacts";
 import { useDraft } from "../newWork/draft";
+import { isNowhere, nowhere } from "../work/nowhere";
 import { Button } from "../ui/Button";
 import { Field } from "../ui/Field";
 import { Heading } from "../ui/Heading";
@@ -78,11 +79,12 @@ export function CustomerSheet({ id }: { id: string }) {
 
 function Edit({ customer, onDone }: { customer: Customer; onDone: () => void }) {
   const [values, setValues] = useState({ name: customer.name, phone: customer.phone ? showPhone(customer.phone) : "", email: customer.email ?? "" });
+  const [place, setPlace] = useState(customer.place ?? nowhere());
   const [fault, setFault] = useState<unknown>(null);
   const faults = fieldFaults(fault);
   const save = async (): Promise<void> => {
     try {
-      await call(routes.changeCustomer, { params: { id: customer.id }, body: { ...values, place: customer.place, version: customer.version } });
+      await call(routes.changeCustomer, { params: { id: customer.id }, body: { ...values, place: isNowhere(place) ? null : place, version: customer.version } });
       onDone();
     } catch (error) {
       setFault(error);
@@ -101,6 +103,10 @@ function Edit({ customer, onDone }: { customer: Customer; onDone: () => void }) 
         error={faults.email}
         maxLength={254}
       />
+      <Field label="Street and number" value={place.street} onChangeText={(street) => setPlace({ ...place, street, latitude: null, longitude: null })} maxLength={200} />
+      <Field label="Town" value={place.town} onChangeText={(town) => setPlace({ ...place, town })} maxLength={100} />
+      <Field label="State" value={place.region} onChangeText={(region) => setPlace({ ...place, region })} maxLength={40} />
+      <Field label="Postcode" value={place.postcode} onChangeText={(postcode) => setPlace({ ...place, postcode })} maxLength={20} />
       {fault ? <Notice text={errorWords(fault)} /> : null}
       <Button label="Save" onPress={() => void save()} />
     </View>

@@ -1,6 +1,7 @@
 import type { Place } from "@mechanon/core";
 import { customerBody, vehicleBody } from "@mechanon/contract";
 import type { z } from "zod";
+import { isNowhere } from "../work/nowhere";
 import type { Draft } from "./draft";
 
 export type DraftFaults = Partial<Record<"name" | "phone" | "email" | "car", string>>;
@@ -37,5 +38,6 @@ export function readDraft(draft: Draft): { bodies: DraftBodies; faults: null } |
 }
 
 function placeOf({ street, town, region, postcode, latitude, longitude }: Draft): Place | null {
-  return [street, town, region, postcode].every((part) => part.trim() === "") ? null : { street, town, region, postcode, latitude, longitude };
+  const place = { street, town, region, postcode, latitude, longitude };
+  return isNowhere(place) ? null : place;
 }

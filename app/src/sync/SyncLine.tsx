@@ -8,19 +8,21 @@ import { dismissRefusal, dropPending, retryNow, useSync } from "./store";
 
 /** Tells what is saved, what waits to be sent, and what was refused. */
 export function SyncLine() {
-  const { pending, photos, online, stuck } = useSync();
-  const waiting = pending.length + photos.length;
+  const { pending, photos, online, stuck, personId } = useSync();
+  const mine = pending.filter(({ by }) => by === personId);
+  const others = pending.length - mine.length;
+  const waiting = mine.length + photos.length;
   if (stuck !== null) {
     return (
       <View>
         <Notice text={`${stuck} ${countOf(waiting, "change")} kept on this device.`} action={{ label: "Send again", onPress: retryNow }} />
-        {pending.length > 0 ? <Button kind="quiet" label="Give up the oldest change" onPress={() => void dropPending()} /> : null}
+        {mine.length > 0 ? <Button kind="quiet" label="Give up the oldest change" onPress={() => void dropPending()} /> : null}
       </View>
     );
   }
   return (
     <Words size="small" tone="muted" align="center" role="status">
-      {syncWords(waiting, online)}
+      {[syncWords(waiting, online), others > 0 ? `${countOf(others, "change")} of somebody else kept here until they sign in` : ""].filter(Boolean).join(". ")}
     </Words>
   );
 }

@@ -3,7 +3,7 @@ import { nextBatch, retryDelayMs, settle, withPending, type Pending } from "./qu
 
 const context = { actor: { id: "me", name: "Me", rights: ["seeCost" as const, "changePrices" as const] }, settings: SETTINGS_SAMPLE, library: LIBRARY_SAMPLE };
 const at = "2026-11-23T17:00:00.000Z";
-const order = (id: string, command: Extract<Pending, { kind: "workOrder" }>["command"], target = "order-1"): Pending => ({ kind: "workOrder", id, at, target, command });
+const order = (id: string, command: Extract<Pending, { kind: "workOrder" }>["command"], target = "order-1"): Pending => ({ by: "me", kind: "workOrder", id, at, target, command });
 
 describe("what the device shows", () => {
   it("is the server's copy with all that is pending", () => {
@@ -26,6 +26,7 @@ describe("what the device shows", () => {
   it("books and moves visits in place, earliest first", () => {
     const place = { street: "1 Kelp Street", town: "Larkhaven", region: "WA", postcode: "98099", latitude: null, longitude: null };
     const book = (id: string, startsAt: string, endsAt: string): Pending => ({
+      by: "me",
       kind: "visit",
       id,
       at,
@@ -50,9 +51,10 @@ describe("sending", () => {
     order("4", { type: "recordOdometer", miles: 4 }),
   ];
   it("takes the oldest and those behind it for the same target, in order", () => {
-    expect(nextBatch(pending).map(({ id }) => id)).toEqual(["1", "2"]);
-    expect(nextBatch(pending, 1).map(({ id }) => id)).toEqual(["1"]);
-    expect(nextBatch([])).toEqual([]);
+    expect(nextBatch(pending, "me").map(({ id }) => id)).toEqual(["1", "2"]);
+    expect(nextBatch(pending, "me", 1).map(({ id }) => id)).toEqual(["1"]);
+    expect(nextBatch([], "me")).toEqual([]);
+    expect(nextBatch(pending, "somebody else")).toEqual([]);
   });
   it("keeps what was not answered, and tells what was refused", () => {
     const { pending: left, refused } = settle(pending, [

@@ -14,9 +14,10 @@ import {
 import type { CommandOutcome, WorkOrderView } from "@mechanon/contract";
 
 /** A command given on this device and not yet answered by the server. */
-export type Pending =
+export type Pending = { /** Who gave it; nobody else sends it. */ by: string } & (
   | { kind: "workOrder"; id: string; at: string; target: string; command: ClientWorkOrderCommand }
-  | { kind: "visit"; id: string; at: string; target: string; workOrderId: string; command: VisitCommand };
+  | { kind: "visit"; id: string; at: string; target: string; workOrderId: string; command: VisitCommand }
+);
 
 /** A photo taken on this device whose bytes are not yet at the server. */
 export interface PendingPhoto {
@@ -69,8 +70,9 @@ export function withPending(view: WorkOrderView, pending: readonly Pending[], co
   return { ...view, state, visits };
 }
 
-/** The next commands to send together: the oldest and those behind it for the same target. */
-export function nextBatch(pending: readonly Pending[], most = 50): Pending[] {
+/** The next commands of a person to send together: their oldest and those behind it for the same target. */
+export function nextBatch(all: readonly Pending[], by: string | null, most = 50): Pending[] {
+  const pending = all.filter((item) => item.by === by);
   const [first] = pending;
   if (!first) return [];
   const batch: Pending[] = [];

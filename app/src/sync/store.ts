@@ -8,6 +8,8 @@ import { ApiProblem, Unreachable, errorWords } from "../api/problem";
 import { nextBatch, retryDelayMs, settle, type Pending, type PendingPhoto, type Refused } from "./queue";
 
 interface SyncState {
+  /** Whose work is sent from this device now. */
+  personId: string | null;
   /** The server's copies, by work order. */
   views: Record<string, WorkOrderView>;
   pending: Pending[];
@@ -20,7 +22,7 @@ interface SyncState {
   failures: number;
 }
 
-export const useSync = create<SyncState>()(() => ({ views: {}, pending: [], photos: [], refused: [], stuck: null, online: true, sending: false, failures: 0 }));
+export const useSync = create<SyncState>()(() => ({ personId: null, views: {}, pending: [], photos: [], refused: [], stuck: null, online: true, sending: false, failures: 0 }));
 
 const QUEUE_KEY = "pending";
 const hasDatabase = typeof indexedDB !== "undefined";
@@ -30,8 +32,9 @@ let timer: ReturnType<typeof setTimeout> | undefined;
 let onChanged: () => void = () => undefined;
 
 /** Loads what was left unsent when the app was last open, and goes on sending. */
-export async function resumeSync(changed: () => void): Promise<void> {
+export async function resumeSync(personId: string, changed: () => void): Promise<void> {
   onChanged = changed;
+  useSync.setState({ personId, stuck: null, failures: 0 });
   if (queueStore && photoStore) {
     const kept = await get<Pending[]>(QUEUE_KEY, queueStore);
     const photos = await entries<string, Blob>(photoStore);
@@ -43,12 +46,12 @@ export async function resumeSync(changed: () => void): Promise<void> {
 
 /** Gives a command to a work order: it shows at once, and goes to the server when it can. */
 export function sendCommand(workOrderId: string, command: ClientWorkOrderCommand): void {
-  enqueue({ kind: "workOrder", id: uuid(), at: new Date().toISOString(), target: workOrderId, command });
+  enqueue({ by: useSync.getState().personId ?? "", kind: "workOrder", id: uuid(), at: new Date().toISOString(), target: workOrderId, command });
 }
 
 /** Gives a command to a visit of a work order. */
 export function sendVisitCommand(visitId: string, workOrderId: string, command: VisitCommand): void {
-  enqueue({ kind: "visit", id: uuid(), at: new Date().toISOString(), target: visitId, workOrderId, command });
+  enqueue({ by: useSync.getState().personId ?? "", kind: "visit", id: uuid(), at: new Date().toISOString(), target: visitId, workOrderId, command });
 }
 
 /** Keeps a photo and attaches it to an inspection point. */
@@ -100,14 +103,19 @@ async function flush(): Promise<void> {
   clearTimeout(timer);
   try {
     await sendPhotos();
-    for (let batch = nextBatch(useSync.getState().pending); batch.length > 0; batch = nextBatch(useSync.getState().pending)) await sendBatch(batch);
+    for (
+      let batch = nextBatch(useSync.getState().pending, useSync.getState().personId);
+      batch.length > 0;
+      batch = nextBatch(useSync.getState().pending, useSync.getState().personId)
+    )
+      await sendBatch(batch);
     useSync.setState({ online: true, failures: 0 });
   } catch (error) {
     failed(error);
   } finally {
     useSync.setState({ sending: false });
   }
-  if (useSync.getState().stuck === null && useSync.getState().failures === 0 && useSync.getState().pending.length > 0) void flush();
+  if (useSync.getState().stuck === null && useSync.getState().failures === 0 && nextBatch(useSync.getState().pending, useSync.getState().personId).length > 0) void flush();
 }
 
 async function sendPhotos(): Promise<void> {
@@ -164,9 +172,12 @@ function failed(error: unknown): void {
   timer = setTimeout(() => void flush(), retryDelayMs(failures));
 }
 
-/** Gives up everything unsent for one target; the person asked for it. */
+/** Gives up the oldest unsent change; the person asked for it. */
 export async function dropPending(): Promise<void> {
-  useSync.setState((state) => ({ pending: state.pending.slice(nextBatch(state.pending).length), stuck: null }));
+  useSync.setState((state) => {
+    const [oldest] = nextBatch(state.pending, state.personId);
+    return { pending: state.pending.filter((item) => item !== oldest), stuck: null };
+  });
   await persist();
   void flush();
 }

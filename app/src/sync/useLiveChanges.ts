@@ -4,12 +4,12 @@ import { changeEvent } from "@mechanon/contract";
 import { loadWorkOrder, resumeSync, retryNow, useSync } from "./store";
 
 /** Keeps this device in step: resumes what is unsent, and hears of what others change. */
-export function useLiveChanges(isSignedIn: boolean): void {
+export function useLiveChanges(personId: string | null): void {
   const queries = useQueryClient();
   useEffect(() => {
-    if (!isSignedIn || typeof EventSource === "undefined") return;
+    if (personId === null || typeof EventSource === "undefined") return;
     const refreshLists = (): void => void Promise.all(["day", "openWork", "search", "customer"].map((key) => queries.invalidateQueries({ queryKey: [key] })));
-    void resumeSync(refreshLists);
+    void resumeSync(personId, refreshLists);
     const source = new EventSource("/api/events");
     source.onmessage = ({ data }: MessageEvent<string>) => {
       const change = changeEvent.safeParse(JSON.parse(data));
@@ -26,5 +26,5 @@ export function useLiveChanges(isSignedIn: boolean): void {
       source.close();
       window.removeEventListener("online", wake);
     };
-  }, [isSignedIn, queries]);
+  }, [personId, queries]);
 }

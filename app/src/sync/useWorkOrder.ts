@@ -20,7 +20,11 @@ export function useWorkOrder(id: string): { view: WorkOrderView | undefined; err
   });
   const view = useMemo(() => {
     if (!base || !me || !business) return undefined;
-    return withPending(base, pending, { actor: me, settings: business.settings, library: business.library });
+    return withPending(
+      base,
+      pending.filter(({ by }) => by === me.id),
+      { actor: me, settings: business.settings, library: business.library },
+    );
   }, [base, pending, me, business]);
   return { view, error: view ? null : error, refetch: () => void refetch() };
 }

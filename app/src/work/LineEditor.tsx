@@ -1,6 +1,7 @@
 import { useState } from "react";
 import { StyleSheet, View } from "react-native";
 import { readMoney, showMoney, type QuoteLine } from "@mechanon/core";
+import { readAmount } from "./readAmount";
 import { useRight } from "../session/useSession";
 import { sendCommand } from "../sync/store";
 import { Button } from "../ui/Button";
@@ -20,8 +21,15 @@ export function LineEditor({ workOrderId, line, unitPriceCents, onDone }: { work
   const [typed, setTyped] = useState((unitPriceCents / 100).toFixed(2));
   const price = readMoney(typed);
   const isLabor = line.kind === "labor";
+  const amount = isLabor ? line.hours : line.quantity;
+  const [typedAmount, setTypedAmount] = useState<string | null>(null);
+  const exact = readAmount(typedAmount ?? String(amount));
   const change = (figures: { hours?: number; quantity?: number; priceCents?: number }): void =>
     sendCommand(workOrderId, { type: "changeLine", lineId: line.id, hours: figures.hours ?? null, quantity: figures.quantity ?? null, priceCents: figures.priceCents ?? null });
+  const saveAmount = (): void => {
+    if (exact !== null && exact !== amount) change(isLabor ? { hours: exact } : { quantity: exact });
+    if (exact !== null) setTypedAmount(null);
+  };
   const savePrice = (): void => {
     if (price !== null && price !== unitPriceCents) change({ priceCents: price });
   };
@@ -32,6 +40,15 @@ export function LineEditor({ workOrderId, line, unitPriceCents, onDone }: { work
       ) : (
         <Stepper label={`Quantity of ${line.description}`} unit="×" value={line.quantity} step={1} onChange={(quantity) => change({ quantity })} />
       )}
+      <Field
+        label={isLabor ? "Exact hours" : "Exact quantity"}
+        inputMode="decimal"
+        value={typedAmount ?? String(amount)}
+        onChangeText={setTypedAmount}
+        onBlur={saveAmount}
+        onSubmitEditing={saveAmount}
+        error={exact === null ? "a number like 1 or 7.6" : null}
+      />
       {mayPrice ? (
         <Field
           label={isLabor ? "Rate an hour" : "Price each"}
@@ -55,6 +72,7 @@ export function LineEditor({ workOrderId, line, unitPriceCents, onDone }: { work
         <Button
           label="Done"
           onPress={() => {
+            saveAmount();
             savePrice();
             onDone();
           }}

@@ -43,6 +43,11 @@ export function VisitsPart({ view, business }: { view: WorkOrderView; business: 
       {live.map((visit) => (
         <Visit key={visit.id} visit={visit} view={view} business={business} />
       ))}
+      {view.messages.map((message) => (
+        <Words key={message.id} size="small" tone={message.lastError ? "alarm" : "muted"}>
+          {`${message.status === "sent" ? "Texted" : (message.lastError ?? "Text is on its way")}: ${message.text}`}
+        </Words>
+      ))}
       {overlap && last ? <Button label="Book it anyway" onPress={() => book(last, true)} /> : null}
       {isBooking ? (
         <>

@@ -21,6 +21,7 @@ import { SPACE } from "../ui/theme";
 import { useIsWide } from "../ui/useIsWide";
 import { Waiting } from "../ui/Waiting";
 import { Words } from "../ui/Words";
+import { CarFacts } from "../newWork/CarFacts";
 import { CheckPart } from "./CheckPart";
 import { Concerns } from "./Concerns";
 import { Context } from "./Context";
@@ -44,7 +45,7 @@ export function WorkSheet({ id }: { id: string }) {
   const today = useToday();
   const business = useBusiness();
   const { view, error, refetch } = useWorkOrder(id);
-  const unsent = useSync((state) => state.pending.length > 0);
+  const unsent = useSync((state) => state.pending.some(({ by }) => by === state.personId));
   const [toggled, setToggled] = useState<Partial<Record<SheetPart, boolean>>>({});
   const points = business?.settings.inspection ?? [];
   const next: NextAct = view ? nextAct(view.state, view.visits, points, now) : { act: "nothing" };
@@ -120,8 +121,9 @@ export function WorkSheet({ id }: { id: string }) {
             <Heading level={1}>{view.customer.name}</Heading>
             <Words>{showVehicle(view.vehicle)}</Words>
             <Words tone="muted" figures>
-              {[view.vehicle.plate, `work order ${view.number}`].filter(Boolean).join(" · ")}
+              {`Work order ${view.number}`}
             </Words>
+            {isWide ? null : <CarFacts car={view.vehicle} />}
           </View>
         </View>
         <Refusals workOrderId={id} />

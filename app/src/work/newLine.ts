@@ -1,4 +1,5 @@
-import { readMoney, tenThousandths, type MoneyRules, type QuoteLine } from "@mechanon/core";
+import { readMoney, type MoneyRules, type QuoteLine } from "@mechanon/core";
+import { readAmount } from "./readAmount";
 
 /** What a person typed for a line of their own. */
 export interface NewLineDraft {
@@ -18,13 +19,13 @@ export function readNewLine(
   id: string,
   rules: Pick<MoneyRules, "laborRateCents" | "wageCents">,
 ): { line: QuoteLine; faults: null } | { line: null; faults: NewLineFaults } {
-  const amount = Number(draft.amount);
+  const amount = readAmount(draft.amount);
   const price = readMoney(draft.price);
   const faults: NewLineFaults = {};
   if (draft.description.trim() === "") faults.description = "say what it is";
-  if (draft.amount.trim() === "" || !(amount >= 0) || amount > 10_000 || tenThousandths(amount) === null) faults.amount = "a number like 1 or 1.5";
+  if (amount === null) faults.amount = "a number like 1 or 1.5";
   if (draft.kind !== "labor" && price === null) faults.price = "an amount looks like 84.50";
-  if (Object.keys(faults).length > 0) return { line: null, faults };
+  if (amount === null || Object.keys(faults).length > 0) return { line: null, faults };
   const base = { id, description: draft.description.trim() };
   if (draft.kind === "labor")
     return { line: { ...base, kind: "labor", hours: amount, rateCents: rules.laborRateCents, wageCents: rules.wageCents, paidHours: null }, faults: null };

@@ -3,6 +3,7 @@ import { answerWords } from "./answerWords";
 import { cashChoices } from "./cashChoices";
 import { driveMinutesTo } from "./driveTo";
 import { sheetLines } from "./lines";
+import { readAmount } from "./readAmount";
 import { readNewLine } from "./newLine";
 import { partOf, SHEET_PARTS } from "./parts";
 import { quoteSums } from "./quoteSums";
@@ -79,6 +80,19 @@ describe("a line typed by hand", () => {
     expect(readNewLine({ kind: "labor", description: "Look", amount: "1.5", price: "" }, "x", rules).line).toMatchObject({ hours: 1.5, rateCents: 10000 });
     expect(readNewLine({ kind: "part", description: "Clip", amount: "2", price: "$3.50" }, "x", rules).line).toMatchObject({ quantity: 2, priceCents: 350 });
   });
+});
+
+it.each([
+  ["7.6", 7.6],
+  [" 2 ", 2],
+  ["0", 0],
+  ["1.00001", null],
+  ["-1", null],
+  ["1e3", null],
+  ["", null],
+  ["100001", null],
+])("amount %p is %p", (typed, amount) => {
+  expect(readAmount(typed)).toBe(amount);
 });
 
 it("opens the part of the sheet the next act belongs to", () => {

@@ -11,7 +11,7 @@ import { Waiting } from "../../ui/Waiting";
 export default function WorkLayout() {
   const { me, error, refetch } = useMe();
   const business = useBusiness();
-  useLiveChanges(Boolean(me));
+  useLiveChanges(me?.id ?? null);
   if (error) {
     return (
       <Screen title="No connection">
