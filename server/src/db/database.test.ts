@@ -1,4 +1,4 @@
-import { QueryTypes } from "sequelize";
+import { ConnectionError, QueryTypes } from "sequelize";
 import { findOrder, sendCommand, startTestServer, until, type Person, type TestServer } from "../testing/testServer";
 import { CustomerRow, WorkOrderRow } from "./models";
 
@@ -38,9 +38,7 @@ it("goes on after the database dropped every connection", async () => {
 });
 
 it("says that the database is gone, keeps nothing half done, and is not well", async () => {
-  const lost = jest
-    .spyOn(server.running.deps.db.connectionManager, "getConnection")
-    .mockRejectedValue(Object.assign(new (await import("sequelize")).ConnectionError(new Error("gone"))));
+  const lost = jest.spyOn(server.running.deps.db.connectionManager, "getConnection").mockRejectedValue(new ConnectionError(new Error("gone")));
   const answer = await odile.get("/api/open-work");
   expect(answer.body).toMatchObject({ status: 503, code: "database/unreachable" });
   expect((await server.stranger().get("/api/health")).body).toMatchObject({ status: "degraded", database: "unreachable" });
