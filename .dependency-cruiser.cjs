@@ -4,7 +4,10 @@ const only = (from, allowed) => ({
   severity: "error",
   comment: `${from} may import from ${allowed.join(", ") || "nothing of ours"}`,
   from: { path: `^${from}/` },
-  to: { path: "^(core|contract|server|standins|app|demo|e2e|scripts)/", pathNot: `^(${[from, ...allowed].join("|")})/` },
+  to: {
+    path: "^(core|contract|server|standins|app|demo|e2e|scripts)/",
+    pathNot: `^(${[from, ...allowed].join("|")})/`,
+  },
 });
 
 module.exports = {
@@ -18,7 +21,12 @@ module.exports = {
     only("e2e", []),
     only("scripts", ["core"]),
     { name: "core-is-pure", severity: "error", from: { path: "^core/" }, to: { dependencyTypes: ["core"] } },
-    { name: "core-has-no-interface", severity: "error", from: { path: "^core/" }, to: { path: "node_modules/(react|react-native|express|sequelize|pg)/" } },
+    {
+      name: "core-has-no-interface",
+      severity: "error",
+      from: { path: "^core/" },
+      to: { path: "node_modules/(react|react-native|express|sequelize|pg)/" },
+    },
     { name: "no-circular", severity: "error", from: {}, to: { circular: true } },
     { name: "resolvable", severity: "error", from: {}, to: { couldNotResolve: true } },
   ],
@@ -27,6 +35,10 @@ module.exports = {
     exclude: { path: "(^|/)(dist|\\.expo|\\.cache)/" },
     tsConfig: { fileName: "tsconfig.json" },
     tsPreCompilationDeps: true,
-    enhancedResolveOptions: { exportsFields: ["exports"], conditionNames: ["import", "require", "node", "default", "types", "react-native"], mainFields: ["main", "types"] },
+    enhancedResolveOptions: {
+      exportsFields: ["exports"],
+      conditionNames: ["import", "require", "node", "default", "types", "react-native"],
+      mainFields: ["main", "types"],
+    },
   },
 };

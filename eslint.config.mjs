@@ -14,12 +14,20 @@ export default tseslint.config(
       eqeqeq: "error",
       "@typescript-eslint/no-explicit-any": "error",
       "@typescript-eslint/no-floating-promises": "error",
-      "@typescript-eslint/no-misused-promises": ["error", { checksVoidReturn: { arguments: false, attributes: false } }],
+      "@typescript-eslint/no-misused-promises": [
+        "error",
+        { checksVoidReturn: { arguments: false, attributes: false } },
+      ],
       "@typescript-eslint/switch-exhaustiveness-check": ["error", { considerDefaultExhaustiveForUnions: true }],
       // A route's handler is asynchronous whether or not it waits for something.
       "@typescript-eslint/require-await": "off",
       "@typescript-eslint/no-unused-vars": ["error", { argsIgnorePattern: "^_", varsIgnorePattern: "^_" }],
     },
   },
-  { files: ["core/src/**"], rules: { "no-restricted-globals": ["error", "fetch", "window", "document", "process", "setTimeout", "setInterval"] } },
+  {
+    files: ["core/src/**"],
+    rules: {
+      "no-restricted-globals": ["error", "fetch", "window", "document", "process", "setTimeout", "setInterval"],
+    },
+  },
 );

@@ -1,5 +1,10 @@
 // Only types and imports are rewritten; Node runs the rest as it is.
-const babel = { configFile: false, babelrc: false, presets: [["@babel/preset-typescript", { allowDeclareFields: true }]], plugins: ["@babel/plugin-transform-modules-commonjs"] };
+const babel = {
+  configFile: false,
+  babelrc: false,
+  presets: [["@babel/preset-typescript", { allowDeclareFields: true }]],
+  plugins: ["@babel/plugin-transform-modules-commonjs"],
+};
 const transform = { "^.+\\.(t|j)sx?$": ["babel-jest", babel] };
 const node = (displayName, roots, extra = {}) => ({
   displayName,
@@ -25,7 +30,9 @@ module.exports = {
       preset: "jest-expo",
       testMatch: ["<rootDir>/src/**/*.test.{ts,tsx}"],
       setupFiles: ["<rootDir>/../scripts/jestApp.js"],
-      moduleNameMapper: { "^lucide-react-native/icons/(.*)$": "<rootDir>/../node_modules/lucide-react-native/dist/cjs/icons/$1.js" },
+      moduleNameMapper: {
+        "^lucide-react-native/icons/(.*)$": "<rootDir>/../node_modules/lucide-react-native/dist/cjs/icons/$1.js",
+      },
       transformIgnorePatterns: [
         "/node_modules/(?!(.pnpm|react-native|@react-native|@react-native-community|expo|@expo|@expo-google-fonts|react-navigation|@react-navigation|react-native-svg|uuid|idb-keyval|react-hotkeys-hook|@mechanon))",
       ],

@@ -20,8 +20,21 @@ const BENCHES: Record<string, () => Figure[]> = { vin: benchVin, price: benchPri
 function benchVin(): Figure[] {
   const bytes = readFileSync(VIN_TABLE_FILE);
   const table = readVinTable(bytes);
-  const loads = Array.from({ length: 9 }, () => Number(execFileSync(process.execPath, ["--import", "tsx", join(__dirname, "benchVinLoad.ts")], { encoding: "utf8" })));
-  const prefixes = ["1HGCV1F30KA", "1FTEW1EP0KFA", "JTDKN3DU0A0", "1G1ZD5ST0JF", "4S4BRBCC0A3", "2T1BURHE0GC", "5NPE24AF0FH", "1C4RJFAG0FC"];
+  const loads = Array.from({ length: 9 }, () =>
+    Number(
+      execFileSync(process.execPath, ["--import", "tsx", join(__dirname, "benchVinLoad.ts")], { encoding: "utf8" }),
+    ),
+  );
+  const prefixes = [
+    "1HGCV1F30KA",
+    "1FTEW1EP0KFA",
+    "JTDKN3DU0A0",
+    "1G1ZD5ST0JF",
+    "4S4BRBCC0A3",
+    "2T1BURHE0GC",
+    "5NPE24AF0FH",
+    "1C4RJFAG0FC",
+  ];
   const vins = Array.from({ length: 4000 }, (_, index) => {
     const vin = (prefixes[index % prefixes.length] ?? "").padEnd(11, "0") + String(100_000 + index);
     const whole = vin.slice(0, 17);
@@ -50,9 +63,23 @@ function benchPrice(): Figure[] {
     partNumber: null,
     brand: null,
   }));
-  const pricing = { markup: { m: { bands: [{ upTo: 2000, times: 2.4 }, { times: 1.6 }], neverCheaper: true } }, taxes: [{ id: "t", percent: 8.125, on: ["part" as const] }] };
-  const job = { id: "j", title: "", libraryJobId: null, concernId: null, pointId: null, lines, addedAt: "", answer: null, finishedAt: null };
-  const work = (): unknown => priceWorkOrder({ rules: { pricing, laborRateCents: 0, wageCents: null }, jobs: [job], taxExempt: false }, "all");
+  const pricing = {
+    markup: { m: { bands: [{ upTo: 2000, times: 2.4 }, { times: 1.6 }], neverCheaper: true } },
+    taxes: [{ id: "t", percent: 8.125, on: ["part" as const] }],
+  };
+  const job = {
+    id: "j",
+    title: "",
+    libraryJobId: null,
+    concernId: null,
+    pointId: null,
+    lines,
+    addedAt: "",
+    answer: null,
+    finishedAt: null,
+  };
+  const work = (): unknown =>
+    priceWorkOrder({ rules: { pricing, laborRateCents: 0, wageCents: null }, jobs: [job], taxExempt: false }, "all");
   return [{ figure: "price 60 lines", unit: "ms", ...summary(Array.from({ length: 500 }, () => timed(work))) }];
 }
 
@@ -64,7 +91,8 @@ function timed(work: () => unknown): number {
 
 function summary(values: number[]): { median: number; p95: number; runs: number } {
   const sorted = [...values].sort((a, b) => a - b);
-  const at = (share: number): number => Math.round((sorted[Math.min(sorted.length - 1, Math.floor(sorted.length * share))] ?? 0) * 10_000) / 10_000;
+  const at = (share: number): number =>
+    Math.round((sorted[Math.min(sorted.length - 1, Math.floor(sorted.length * share))] ?? 0) * 10_000) / 10_000;
   return { median: at(0.5), p95: at(0.95), runs: values.length };
 }
 

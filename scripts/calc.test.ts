@@ -2,7 +2,8 @@ import { execFileSync, spawnSync } from "node:child_process";
 import { join } from "node:path";
 
 const ROOT = join(__dirname, "..");
-const calc = (args: string[], input: string) => spawnSync("npm", ["run", "-s", "calc", "--", ...args], { cwd: ROOT, input, encoding: "utf8" });
+const calc = (args: string[], input: string) =>
+  spawnSync("npm", ["run", "-s", "calc", "--", ...args], { cwd: ROOT, input, encoding: "utf8" });
 
 it("answers on standard output with exit 0", () => {
   const { status, stdout } = calc(["tire"], '{"size":"215/55R17 94V"}');
@@ -24,7 +25,10 @@ it.each([
 });
 
 it("answers line by line, a bad one on its own line, blank ones skipped", () => {
-  const { status, stdout } = calc(["plate", "--lines"], '{"plate":"a1","region":"wa"}\n\n{"plate":"-","region":"wa"}\r\nx\n');
+  const { status, stdout } = calc(
+    ["plate", "--lines"],
+    '{"plate":"a1","region":"wa"}\n\n{"plate":"-","region":"wa"}\r\nx\n',
+  );
   expect(status).toBe(0);
   expect(
     stdout
@@ -45,11 +49,23 @@ it("decodes VINs of all kinds from the real data", () => {
     "WBA8E9G59GNT48206",
     "1HD1KB419BB612345",
   ];
-  const output = execFileSync("npm", ["run", "-s", "calc", "--", "vin", "--lines"], { cwd: ROOT, input: vins.map((vin) => JSON.stringify({ vin })).join("\n"), encoding: "utf8" });
+  const output = execFileSync("npm", ["run", "-s", "calc", "--", "vin", "--lines"], {
+    cwd: ROOT,
+    input: vins.map((vin) => JSON.stringify({ vin })).join("\n"),
+    encoding: "utf8",
+  });
   const reports = output
     .trim()
     .split("\n")
-    .map((line) => JSON.parse(line) as { make: string | null; model: string | null; modelYear: number; engine: { displacementL: number | null; fuel: string | null } });
+    .map(
+      (line) =>
+        JSON.parse(line) as {
+          make: string | null;
+          model: string | null;
+          modelYear: number;
+          engine: { displacementL: number | null; fuel: string | null };
+        },
+    );
   expect(reports.map(({ make, model, modelYear }) => [make, model, modelYear]).slice(0, 7)).toEqual([
     ["Honda", "Accord", 2019], ["Ford", "F-150", 2019], ["Toyota", "Prius", 2010], ["Tesla", "Model 3", 2018], ["Subaru", "Outback", 2010], ["Jeep", "Grand Cherokee", 2015], ["BMW", "328i", 2016],
   ]); // prettier-ignore

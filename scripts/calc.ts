@@ -4,14 +4,16 @@ import { readVinTable, type VinContext } from "@mechanon/core/vin";
 import { VIN_TABLE_FILE } from "./vinTableFile";
 
 let context: VinContext | null = null;
-const vinContext = (): VinContext => (context ??= { table: readVinTable(readFileSync(VIN_TABLE_FILE)), currentYear: new Date().getFullYear() });
+const vinContext = (): VinContext =>
+  (context ??= { table: readVinTable(readFileSync(VIN_TABLE_FILE)), currentYear: new Date().getFullYear() });
 
 /** Answers `npm run -s calc -- NAME [--lines]` from standard input; see docs/calc.md. */
 function main(): void {
   const [name = "", ...flags] = process.argv.slice(2);
   const all = calculations(vinContext);
   const calculate = Object.hasOwn(all, name) ? all[name] : undefined;
-  if (!calculate) return fail(new CalcError("unknown-calculation", `"${name}" is none of ${Object.keys(all).join(", ")}`, ""));
+  if (!calculate)
+    return fail(new CalcError("unknown-calculation", `"${name}" is none of ${Object.keys(all).join(", ")}`, ""));
   const input = readFileSync(0, "utf8");
   if (flags.includes("--lines")) {
     const answers = input

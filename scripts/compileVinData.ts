@@ -2,7 +2,14 @@ import { readFileSync, mkdirSync, writeFileSync, renameSync } from "node:fs";
 import { dirname, join } from "node:path";
 import { gunzipSync } from "node:zlib";
 import initSqlJs, { type Database } from "sql.js";
-import { encodeVinTable, type VinFacts, type VinField, type VinMakerSource, type VinRow, type VinVehicleKind } from "@mechanon/core/vin";
+import {
+  encodeVinTable,
+  type VinFacts,
+  type VinField,
+  type VinMakerSource,
+  type VinRow,
+  type VinVehicleKind,
+} from "@mechanon/core/vin";
 import { VIN_TABLE_FILE } from "./vinTableFile";
 
 /** Element numbers of the vPIC data, with the fact each one states. */
@@ -27,7 +34,13 @@ const FIELD_OF_ELEMENT: Record<number, VinField> = {
   75: "plantCountry",
   71: "horsepower",
 };
-const KIND_OF_TYPE: Record<number, VinVehicleKind> = { 1: "motorcycle", 2: "car", 3: "truck", 7: "mpv", 10: "incomplete" };
+const KIND_OF_TYPE: Record<number, VinVehicleKind> = {
+  1: "motorcycle",
+  2: "car",
+  3: "truck",
+  7: "mpv",
+  10: "incomplete",
+};
 
 /** Reads the published SQLite data and writes the compact table. */
 async function compile(): Promise<void> {
@@ -66,8 +79,10 @@ function readLookups(db: Database): Lookup {
     names.set(id, map);
   });
   const models = new Map<string, string>();
-  each(db, "select mo.Id, ma.Name, mo.Name from Model mo left join Make_Model mm on mm.ModelId = mo.Id left join Make ma on ma.Id = mm.MakeId", ([id, make, model]) =>
-    models.set(String(id), `${clean(String(make ?? ""))}\t${clean(String(model))}`),
+  each(
+    db,
+    "select mo.Id, ma.Name, mo.Name from Model mo left join Make_Model mm on mm.ModelId = mo.Id left join Make ma on ma.Id = mm.MakeId",
+    ([id, make, model]) => models.set(String(id), `${clean(String(make ?? ""))}\t${clean(String(model))}`),
   );
   names.set(28, models);
   return (elementId, attributeId) => {
@@ -95,13 +110,17 @@ function readMakers(db: Database, types: string, schemaPlaces: Map<number, numbe
         schemas: [],
       }),
   );
-  each(db, "select WmiId, VinSchemaId, YearFrom, YearTo from Wmi_VinSchema order by WmiId, YearFrom, VinSchemaId", ([wmi, schema, from, to]) => {
-    const maker = makers.get(Number(wmi));
-    if (!maker) return;
-    const place = schemaPlaces.get(Number(schema)) ?? schemaPlaces.size;
-    schemaPlaces.set(Number(schema), place);
-    maker.schemas.push({ schema: place, yearFrom: Number(from), yearTo: to === null ? null : Number(to) });
-  });
+  each(
+    db,
+    "select WmiId, VinSchemaId, YearFrom, YearTo from Wmi_VinSchema order by WmiId, YearFrom, VinSchemaId",
+    ([wmi, schema, from, to]) => {
+      const maker = makers.get(Number(wmi));
+      if (!maker) return;
+      const place = schemaPlaces.get(Number(schema)) ?? schemaPlaces.size;
+      schemaPlaces.set(Number(schema), place);
+      maker.schemas.push({ schema: place, yearFrom: Number(from), yearTo: to === null ? null : Number(to) });
+    },
+  );
   return [...makers.values()];
 }
 
@@ -129,13 +148,17 @@ function readSchemas(db: Database, places: Map<number, number>, lookup: Lookup):
 
 function readEngines(db: Database, lookup: Lookup): { name: string; facts: VinFacts }[] {
   const engines = new Map<string, VinFacts>();
-  each(db, "select m.Name, p.ElementId, p.AttributeId from EngineModelPattern p join EngineModel m on m.Id = p.EngineModelId order by p.Id", ([name, element, attribute]) => {
-    const field = FIELD_OF_ELEMENT[Number(element)];
-    const value = lookup(Number(element), String(attribute));
-    if (!field || !value) return;
-    const key = clean(String(name));
-    engines.set(key, { ...engines.get(key), [field]: value });
-  });
+  each(
+    db,
+    "select m.Name, p.ElementId, p.AttributeId from EngineModelPattern p join EngineModel m on m.Id = p.EngineModelId order by p.Id",
+    ([name, element, attribute]) => {
+      const field = FIELD_OF_ELEMENT[Number(element)];
+      const value = lookup(Number(element), String(attribute));
+      if (!field || !value) return;
+      const key = clean(String(name));
+      engines.set(key, { ...engines.get(key), [field]: value });
+    },
+  );
   return [...engines].map(([name, facts]) => ({ name, facts }));
 }
 

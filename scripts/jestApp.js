@@ -1,3 +1,7 @@
 // The browser's storage, which Node does not have.
 const kept = new Map();
-globalThis.localStorage = { getItem: (key) => kept.get(key) ?? null, setItem: (key, value) => void kept.set(key, String(value)), removeItem: (key) => void kept.delete(key) };
+globalThis.localStorage = {
+  getItem: (key) => kept.get(key) ?? null,
+  setItem: (key, value) => void kept.set(key, String(value)),
+  removeItem: (key) => void kept.delete(key),
+};

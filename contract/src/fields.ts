@@ -12,7 +12,10 @@ export const textField = (most: number) =>
     .trim()
     .max(most, `at most ${most} characters`)
     // PostgreSQL cannot store U+0000, and no name holds the other controls.
-    .refine((value) => !/[\u0000-\u0008\u000B\u000C\u000E-\u001F]/.test(value), "contains characters that cannot be stored");
+    .refine(
+      (value) => !/[\u0000-\u0008\u000B\u000C\u000E-\u001F]/.test(value),
+      "contains characters that cannot be stored",
+    );
 
 /** A phone in any format, stored as E.164; empty is none. */
 export const phoneField = z
@@ -22,7 +25,11 @@ export const phoneField = z
   .transform((typed, context) => {
     if (typed === "") return null;
     const number = toE164(typed);
-    if (number === null) context.addIssue({ code: "custom", message: `"${typed}" is no phone number; ten digits, or + and the country first, like ${showPhone("+15415550123")}` });
+    if (number === null)
+      context.addIssue({
+        code: "custom",
+        message: `"${typed}" is no phone number; ten digits, or + and the country first, like ${showPhone("+15415550123")}`,
+      });
     return number;
   });
 
@@ -33,6 +40,7 @@ export const emailField = z
   .max(254)
   .transform((typed, context) => {
     if (typed === "") return null;
-    if (!z.email().safeParse(typed).success) context.addIssue({ code: "custom", message: "an email looks like name@example.com" });
+    if (!z.email().safeParse(typed).success)
+      context.addIssue({ code: "custom", message: "an email looks like name@example.com" });
     return typed;
   });

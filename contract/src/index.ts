@@ -13,5 +13,12 @@ export { type ChangeEvent, changeEvent } from "./system";
 export { vehicleBody } from "./vehicles/routes";
 export { type Vehicle, type VehicleGuess, vehicle, vehicleGuess } from "./vehicles/vehicle";
 export { type DayVisit, type VisitEnvelope, dayVisit, visitEnvelope } from "./visits/routes";
-export { type CommandOutcome, type WorkOrderEnvelope, type WorkOrderView, commandOutcome, workOrderEnvelope, workOrderView } from "./workOrders/routes";
+export {
+  type CommandOutcome,
+  type WorkOrderEnvelope,
+  type WorkOrderView,
+  commandOutcome,
+  workOrderEnvelope,
+  workOrderView,
+} from "./workOrders/routes";
 export { type WorkOrderSummary, workOrderSummary } from "./workOrders/summary";

@@ -14,7 +14,11 @@ export function openApiDocument(version: string): ReturnType<typeof createDocume
   }
   return createDocument({
     openapi: "3.1.0",
-    info: { title: "Mechanon", version, description: "The day of a mobile mechanic. Errors are RFC 9457 problem documents with a stable `code`." },
+    info: {
+      title: "Mechanon",
+      version,
+      description: "The day of a mobile mechanic. Errors are RFC 9457 problem documents with a stable `code`.",
+    },
     servers: [{ url: "/" }],
     paths,
     components: { securitySchemes: { session: { type: "apiKey", in: "cookie", name: "mechanon_session" } } },
@@ -37,10 +41,19 @@ function describe(operationId: string, route: Route): ZodOpenApiOperationObject 
     },
     ...(route.body ? { requestBody: { required: true, content: { "application/json": { schema: route.body } } } } : {}),
     ...(operationId === "putPhoto"
-      ? { requestBody: { required: true, content: Object.fromEntries(PHOTO_TYPES.map((type) => [type, { schema: { type: "string" as const, format: "binary" } }])) } }
+      ? {
+          requestBody: {
+            required: true,
+            content: Object.fromEntries(
+              PHOTO_TYPES.map((type) => [type, { schema: { type: "string" as const, format: "binary" } }]),
+            ),
+          },
+        }
       : {}),
     responses: {
-      [status]: route.answer ? { description: "Done", content: { "application/json": { schema: route.answer } } } : { description: "Done" },
+      [status]: route.answer
+        ? { description: "Done", content: { "application/json": { schema: route.answer } } }
+        : { description: "Done" },
       default: { description: "A problem", ...problems },
     },
   };

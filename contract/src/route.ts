@@ -28,10 +28,26 @@ export interface Route<
 }
 
 /** Declares a route; parts that are left out are null. */
-export function route<P extends Schema | null = null, Q extends Schema | null = null, B extends Schema | null = null, R extends Schema | null = null>(
-  declared: Pick<Route, "method" | "path" | "summary" | "area" | "open" | "keyed" | "status"> & { params?: P; query?: Q; body?: B; answer?: R },
+export function route<
+  P extends Schema | null = null,
+  Q extends Schema | null = null,
+  B extends Schema | null = null,
+  R extends Schema | null = null,
+>(
+  declared: Pick<Route, "method" | "path" | "summary" | "area" | "open" | "keyed" | "status"> & {
+    params?: P;
+    query?: Q;
+    body?: B;
+    answer?: R;
+  },
 ): Route<P, Q, B, R> {
-  return { ...declared, params: (declared.params ?? null) as P, query: (declared.query ?? null) as Q, body: (declared.body ?? null) as B, answer: (declared.answer ?? null) as R };
+  return {
+    ...declared,
+    params: (declared.params ?? null) as P,
+    query: (declared.query ?? null) as Q,
+    body: (declared.body ?? null) as B,
+    answer: (declared.answer ?? null) as R,
+  };
 }
 
 export type Parsed<S extends Schema | null> = S extends Schema ? z.output<S> : undefined;

@@ -8,12 +8,25 @@ export const systemRoutes = {
     area: "system",
     summary: "Whether the server and its database answer",
     open: true,
-    answer: z.object({ status: z.enum(["ok", "degraded"]), database: z.enum(["ok", "unreachable"]), version: z.string() }),
+    answer: z.object({
+      status: z.enum(["ok", "degraded"]),
+      database: z.enum(["ok", "unreachable"]),
+      version: z.string(),
+    }),
   }),
   openapi: route({ method: "get", path: "/api/openapi.json", area: "system", summary: "This description", open: true }),
-  events: route({ method: "get", path: "/api/events", area: "system", summary: "Server-sent events: which work orders and visits changed" }),
+  events: route({
+    method: "get",
+    path: "/api/events",
+    area: "system",
+    summary: "Server-sent events: which work orders and visits changed",
+  }),
 };
 
 /** What an event says. */
-export const changeEvent = z.object({ kind: z.enum(["workOrder", "visit"]), id: z.string(), revision: z.number().int() });
+export const changeEvent = z.object({
+  kind: z.enum(["workOrder", "visit"]),
+  id: z.string(),
+  revision: z.number().int(),
+});
 export type ChangeEvent = z.infer<typeof changeEvent>;

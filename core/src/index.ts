@@ -12,14 +12,30 @@ export type { PricedLine, PricedQuote } from "./quoting/price/priceQuote";
 export { receiptOf, type Receipt } from "./payments/receipt";
 export { CUSTOMER_PAYER, priceWorkOrder } from "./quoting/priceWorkOrder";
 export { driveMinutes, milesBetween } from "./schedule/driveMinutes";
-export { businessSettings, type BusinessSettings, type ConcernPhrase, type InspectionPoint, type MoneyRules } from "./settings/businessSettings";
+export {
+  businessSettings,
+  type BusinessSettings,
+  type ConcernPhrase,
+  type InspectionPoint,
+  type MoneyRules,
+} from "./settings/businessSettings";
 export { normalizePlate, type Plate } from "./vehicles/plate";
 export { applyVisitCommand } from "./visits/applyVisitCommand";
 export { visitCommand, type VisitCommand } from "./visits/commands";
 export { visitStanding, type VisitStanding } from "./visits/standing";
 export { place, visitState, type Place, type VisitState } from "./visits/state";
 export { countOf } from "./wording/count";
-export { addDays, dayOf, inZone, instantAt, minuteOfDay, showAge, showDay, showMoment, showTime } from "./wording/dates";
+export {
+  addDays,
+  dayOf,
+  inZone,
+  instantAt,
+  minuteOfDay,
+  showAge,
+  showDay,
+  showMoment,
+  showTime,
+} from "./wording/dates";
 export { onMyWayText, receiptText } from "./wording/messages";
 export { readMoney, showMoney } from "./wording/money";
 export { nextActLabel } from "./wording/nextActLabel";
@@ -28,7 +44,13 @@ export { showVehicle } from "./wording/vehicle";
 export { approvedJobs, jobTotals, openJobs, quoteTotalCents, standingAnswer } from "./workOrders/answers";
 export { applyCommand } from "./workOrders/applyCommand";
 export type { CommandContext } from "./workOrders/commandContext";
-export { clientWorkOrderCommand, workOrderCommand, type ClientWorkOrderCommand, type WorkOrderCommand, type WorkOrderCommandOf } from "./workOrders/commands";
+export {
+  clientWorkOrderCommand,
+  workOrderCommand,
+  type ClientWorkOrderCommand,
+  type WorkOrderCommand,
+  type WorkOrderCommandOf,
+} from "./workOrders/commands";
 export { nextAct, type NextAct } from "./workOrders/nextAct";
 export { approvedParts, orderOf, partStatus, type PartStatus } from "./workOrders/partStatus";
 export { REFUSAL_CODES, Refusal, type RefusalCode } from "./workOrders/refusal";

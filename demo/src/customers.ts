@@ -20,7 +20,16 @@ export interface DemoCustomer {
   taxExempt?: boolean;
 }
 
-const car = (key: string, vin: string | null, plate: string, year: number, make: string, model: string, engine: string | null, color: string): DemoCar => ({
+const car = (
+  key: string,
+  vin: string | null,
+  plate: string,
+  year: number,
+  make: string,
+  model: string,
+  engine: string | null,
+  color: string,
+): DemoCar => ({
   key,
   vin,
   plate,

@@ -6,7 +6,14 @@ const WAGE_CENTS = 3900;
 function labor(description: string, hours: number): QuoteLine {
   return { id: "", kind: "labor", description, hours, rateCents: RATE_CENTS, wageCents: WAGE_CENTS, paidHours: null };
 }
-function part(description: string, brand: string, partNumber: string, quantity: number, costCents: number, markup = "standard"): QuoteLine {
+function part(
+  description: string,
+  brand: string,
+  partNumber: string,
+  quantity: number,
+  costCents: number,
+  markup = "standard",
+): QuoteLine {
   return { id: "", kind: "part", description, quantity, costCents, markup, priceCents: null, partNumber, brand };
 }
 function fee(description: string, priceCents: number, quantity = 1): QuoteLine {
@@ -15,8 +22,22 @@ function fee(description: string, priceCents: number, quantity = 1): QuoteLine {
 function core(description: string, priceCents: number): QuoteLine {
   return { id: "", kind: "core", description, quantity: 1, priceCents };
 }
-function job(id: string, title: string, area: string, lines: QuoteLine[], curesPoints: string[] = [], answersConcerns: string[] = []): LibraryJob {
-  return { id, title, area, curesPoints, answersConcerns, lines: lines.map((line, index) => ({ ...line, id: `${id}-${index + 1}` })) };
+function job(
+  id: string,
+  title: string,
+  area: string,
+  lines: QuoteLine[],
+  curesPoints: string[] = [],
+  answersConcerns: string[] = [],
+): LibraryJob {
+  return {
+    id,
+    title,
+    area,
+    curesPoints,
+    answersConcerns,
+    lines: lines.map((line, index) => ({ ...line, id: `${id}-${index + 1}` })),
+  };
 }
 
 /** The jobs the demo business keeps ready. Brands and part numbers are made up. */

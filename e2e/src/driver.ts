@@ -11,7 +11,14 @@ export type Viewport = typeof PHONE | typeof WIDE;
 export function launchBrowser(): Promise<Browser> {
   return chromium.launch({
     executablePath: process.env.CHROMIUM ?? "/usr/bin/chromium",
-    args: ["--no-sandbox", "--disable-gpu", "--disable-background-networking", "--disable-component-update", "--disable-sync", "--no-first-run"],
+    args: [
+      "--no-sandbox",
+      "--disable-gpu",
+      "--disable-background-networking",
+      "--disable-component-update",
+      "--disable-sync",
+      "--no-first-run",
+    ],
   });
 }
 
@@ -58,7 +65,8 @@ export class Driver {
     this.taps += 1;
     await this.page.mouse.move(box.x + 30, box.y + 100);
     await this.page.mouse.down();
-    for (let step = 1; step <= 24; step++) await this.page.mouse.move(box.x + 30 + step * 9, box.y + 90 + Math.sin(step / 1.7) * 40 - step);
+    for (let step = 1; step <= 24; step++)
+      await this.page.mouse.move(box.x + 30 + step * 9, box.y + 90 + Math.sin(step / 1.7) * 40 - step);
     await this.page.mouse.up();
   }
 
@@ -72,8 +80,12 @@ export class Driver {
 
   /** Violations of WCAG 2.2 AA on the screen as it stands, by rule and place. */
   async violations(): Promise<string[]> {
-    const { violations } = await new AxeBuilder({ page: this.page }).withTags(["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"]).analyze();
-    return violations.flatMap(({ id, nodes }) => nodes.map((node) => `${id}: ${node.target.join(" ")} ${node.html.slice(0, 160)}`));
+    const { violations } = await new AxeBuilder({ page: this.page })
+      .withTags(["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"])
+      .analyze();
+    return violations.flatMap(({ id, nodes }) =>
+      nodes.map((node) => `${id}: ${node.target.join(" ")} ${node.html.slice(0, 160)}`),
+    );
   }
 
   async close(): Promise<void> {

@@ -20,8 +20,28 @@ afterAll(async () => {
 });
 
 describe.each([
-  { viewport: PHONE, caller: { name: "ottilie brandt", shown: "Ottilie Brandt", phone: "(360) 555-0141", plate: "fry-5083", car: "2015 Ford Fusion" }, money: "card" },
-  { viewport: WIDE, caller: { name: "Ruben Castell", shown: "Ruben Castell", phone: "360.555.0142", plate: "KLP 7724", car: "2014 Subaru Forester" }, money: "cash" },
+  {
+    viewport: PHONE,
+    caller: {
+      name: "ottilie brandt",
+      shown: "Ottilie Brandt",
+      phone: "(360) 555-0141",
+      plate: "fry-5083",
+      car: "2015 Ford Fusion",
+    },
+    money: "card",
+  },
+  {
+    viewport: WIDE,
+    caller: {
+      name: "Ruben Castell",
+      shown: "Ruben Castell",
+      phone: "360.555.0142",
+      plate: "KLP 7724",
+      car: "2014 Subaru Forester",
+    },
+    money: "cash",
+  },
 ])("a first visit on a $viewport.name screen", ({ viewport, caller, money }) => {
   it("goes from the call to the paid receipt, and is found again after a restart", async () => {
     const driver = await Driver.open(browser, viewport, servers.url);
@@ -64,7 +84,9 @@ describe.each([
     await driver.type("Odometer, miles", "88120");
     for (let step = 0; step < 9; step++) await driver.button("Front brake pads Pad less");
     await page.getByText("2.5 mm").waitFor();
-    await page.getByTestId("photo-frontPads").setInputFiles({ name: "pads.png", mimeType: "image/png", buffer: tinyPng() });
+    await page
+      .getByTestId("photo-frontPads")
+      .setInputFiles({ name: "pads.png", mimeType: "image/png", buffer: tinyPng() });
     await page.getByRole("img", { name: "Front brake pads, photo 1" }).waitFor();
     await driver.button("Offer front pads and rotors");
     await driver.tap(page.getByTestId("grade-wipers").getByRole("radio", { name: "Watch" }));
@@ -132,9 +154,14 @@ describe.each([
     await page.getByRole("list", { name: "Stops" }).waitFor();
     expect(callTaps).toBeLessThanOrEqual(CALL_TAPS);
     expect(driver.taps - signInTaps).toBeLessThanOrEqual(WHOLE_TAPS);
-    process.stdout.write(`taps ${viewport.name}: ${JSON.stringify({ call: callTaps, whole: driver.taps - signInTaps, letters: driver.letters })}\n`);
+    process.stdout.write(
+      `taps ${viewport.name}: ${JSON.stringify({ call: callTaps, whole: driver.taps - signInTaps, letters: driver.letters })}\n`,
+    );
 
-    expect(await textsTo(caller.phone)).toEqual([expect.stringMatching(/Odile is on the way/), expect.stringMatching(/Your receipt/)]);
+    expect(await textsTo(caller.phone)).toEqual([
+      expect.stringMatching(/Odile is on the way/),
+      expect.stringMatching(/Your receipt/),
+    ]);
     const link = await lastLinkTo(caller.phone);
     const phone = await Driver.open(browser, viewport, link);
     await phone.page.getByText("Paid in full").waitFor();
@@ -202,7 +229,11 @@ async function lastLinkTo(phone: string): Promise<string> {
 /** A picture of two colors, made here so that no binary is kept. */
 function tinyPng(): Buffer {
   const side = 64;
-  const rows = Buffer.concat(Array.from({ length: side }, (_, y) => Buffer.from([0, ...Array.from({ length: side * 3 }, (_unused, x) => (y > side / 2 ? 90 : 30 + (x % 120)))])));
+  const rows = Buffer.concat(
+    Array.from({ length: side }, (_, y) =>
+      Buffer.from([0, ...Array.from({ length: side * 3 }, (_unused, x) => (y > side / 2 ? 90 : 30 + (x % 120)))]),
+    ),
+  );
   const chunk = (type: string, data: Buffer): Buffer => {
     const body = Buffer.concat([Buffer.from(type, "latin1"), data]);
     const out = Buffer.alloc(body.length + 8);
@@ -215,5 +246,10 @@ function tinyPng(): Buffer {
   header.writeUInt32BE(side, 0);
   header.writeUInt32BE(side, 4);
   header.set([8, 2, 0, 0, 0], 8);
-  return Buffer.concat([Buffer.from([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a]), chunk("IHDR", header), chunk("IDAT", deflateSync(rows)), chunk("IEND", Buffer.alloc(0))]);
+  return Buffer.concat([
+    Buffer.from([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a]),
+    chunk("IHDR", header),
+    chunk("IDAT", deflateSync(rows)),
+    chunk("IEND", Buffer.alloc(0)),
+  ]);
 }

@@ -119,7 +119,9 @@ describe("a dropped connection", () => {
     await driver.tap(page.getByTestId("grade-coolant").getByRole("radio", { name: "Sound" }));
     await page.getByText(/No connection; 2 changes kept here/).waitFor();
     await driver.picture("no-connection");
-    expect(await page.getByTestId("grade-oil").getByRole("radio", { name: "Watch" }).getAttribute("aria-checked")).toBe("true");
+    expect(await page.getByTestId("grade-oil").getByRole("radio", { name: "Watch" }).getAttribute("aria-checked")).toBe(
+      "true",
+    );
     await servers.startServer();
     await page.reload();
     await page.getByText("Saved", { exact: true }).waitFor();
@@ -229,12 +231,18 @@ it("reads at twice the size without losing anything sideways", async () => {
   const driver = await signedIn(/Odile/);
   await driver.page.setViewportSize({ width: 195, height: 422 });
   await openOrder(driver, "Maren Oyelaran");
-  const overflow = await driver.page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+  const overflow = await driver.page.evaluate(
+    () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+  );
   expect(overflow).toBeLessThanOrEqual(0);
   await driver.close();
 });
 
 async function fault(service: string, name: string): Promise<void> {
-  const response = await fetch(`${servers.standins}/faults`, { method: "POST", headers: { "Content-Type": "application/json" }, body: JSON.stringify({ service, fault: name }) });
+  const response = await fetch(`${servers.standins}/faults`, {
+    method: "POST",
+    headers: { "Content-Type": "application/json" },
+    body: JSON.stringify({ service, fault: name }),
+  });
   expect(response.status).toBe(204);
 }

@@ -26,7 +26,13 @@ export async function startServers(): Promise<Servers> {
   const url = `http://127.0.0.1:${port}`;
   const standins = `http://127.0.0.1:${standinsPort}`;
   const standinsProcess = await run("standins/src/main.ts", { STANDINS_PORT: String(standinsPort) }, "Stand-ins:");
-  const env = { PORT: String(port), DATABASE_URL: `${admin}/${database}`, STANDINS_URL: standins, LOG_LEVEL: "error", OUTSIDE_TIMEOUT_MS: "1500" };
+  const env = {
+    PORT: String(port),
+    DATABASE_URL: `${admin}/${database}`,
+    STANDINS_URL: standins,
+    LOG_LEVEL: "error",
+    OUTSIDE_TIMEOUT_MS: "1500",
+  };
   let server: ChildProcess | null = null;
   const servers: Servers = {
     url,
@@ -49,7 +55,11 @@ export async function startServers(): Promise<Servers> {
 }
 
 function run(script: string, env: Record<string, string>, readyMark: string): Promise<ChildProcess> {
-  const child = spawn(process.execPath, ["--import", "tsx", join(ROOT, script)], { cwd: ROOT, env: { ...process.env, ...env }, stdio: ["ignore", "pipe", "pipe"] });
+  const child = spawn(process.execPath, ["--import", "tsx", join(ROOT, script)], {
+    cwd: ROOT,
+    env: { ...process.env, ...env },
+    stdio: ["ignore", "pipe", "pipe"],
+  });
   let output = "";
   return new Promise((resolve, reject) => {
     const timer = setTimeout(() => reject(new Error(`${script} did not get ready:\n${output}`)), START_MS);
@@ -86,7 +96,9 @@ function freePort(): Promise<number> {
     probe.once("error", reject);
     probe.listen(0, "127.0.0.1", () => {
       const address = probe.address();
-      probe.close(() => (typeof address === "object" && address ? resolve(address.port) : reject(new Error("no port"))));
+      probe.close(() =>
+        typeof address === "object" && address ? resolve(address.port) : reject(new Error("no port")),
+      );
     });
   });
 }

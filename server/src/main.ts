@@ -17,6 +17,10 @@ async function main(): Promise<void> {
 
 main().catch((error: unknown) => {
   const isTaken = error instanceof Error && "code" in error && error.code === "EADDRINUSE";
-  process.stderr.write(isTaken ? `Port ${process.env.PORT ?? "4300"} is taken. Start with another: PORT=4400 ./start\n` : `${inspect(error)}\n`);
+  process.stderr.write(
+    isTaken
+      ? `Port ${process.env.PORT ?? "4300"} is taken. Start with another: PORT=4400 ./start\n`
+      : `${inspect(error)}\n`,
+  );
   process.exit(1);
 });

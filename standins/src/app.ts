@@ -10,7 +10,10 @@ const SLOW_MS = 4000;
 
 /** The outside world in small: plate register, parts supplier, card terminal, messages; each with switchable faults. */
 export function createStandins(
-  data: { register: RegisterEntry[]; stock: Map<string, StockItem>; supplier: string; readyInMinutes: number } = { register: registerOf(), ...stockOf() },
+  data: { register: RegisterEntry[]; stock: Map<string, StockItem>; supplier: string; readyInMinutes: number } = {
+    register: registerOf(),
+    ...stockOf(),
+  },
 ): Express {
   const app = express();
   const switches = new Switches();
@@ -25,7 +28,11 @@ export function createStandins(
   app.get("/phone.json", (_req, res) => res.json(sent));
 
   app.get("/", (_req, res) => res.send(switchesPage(switches)));
-  app.get("/faults", (_req, res) => res.json(Object.fromEntries((Object.keys(FAULTS) as Service[]).map((service) => [service, switches.current(service)]))));
+  app.get("/faults", (_req, res) =>
+    res.json(
+      Object.fromEntries((Object.keys(FAULTS) as Service[]).map((service) => [service, switches.current(service)])),
+    ),
+  );
   app.post("/faults", (req, res) => {
     const body = faultBody.safeParse(req.body);
     if (!body.success) return void res.status(422).json({ error: z.prettifyError(body.error) });
@@ -62,22 +69,40 @@ function plateRegister(register: RegisterEntry[]): express.Router {
   const router = express.Router();
   router.get("/plates/:region/:key", (req, res) => {
     const cars = register.filter(({ region, key }) => region === req.params.region && key === req.params.key);
-    res.json({ cars: cars.map(({ vin, plate, color, year, make, model }) => ({ vin, plate, color, year, make, model })) });
+    res.json({
+      cars: cars.map(({ vin, plate, color, year, make, model }) => ({ vin, plate, color, year, make, model })),
+    });
   });
   return router;
 }
 
 const offersBody = z.strictObject({ partNumbers: z.array(z.string()).max(200) });
-const orderBody = z.strictObject({ items: z.array(z.strictObject({ partNumber: z.string(), quantity: z.number().positive(), costCents: z.number().int() })).min(1) });
+const orderBody = z.strictObject({
+  items: z
+    .array(z.strictObject({ partNumber: z.string(), quantity: z.number().positive(), costCents: z.number().int() }))
+    .min(1),
+});
 
-function supplier({ stock, readyInMinutes, supplier: name }: { stock: Map<string, StockItem>; supplier: string; readyInMinutes: number }): express.Router {
+function supplier({
+  stock,
+  readyInMinutes,
+  supplier: name,
+}: {
+  stock: Map<string, StockItem>;
+  supplier: string;
+  readyInMinutes: number;
+}): express.Router {
   const router = express.Router();
   const answers = new Answers();
   const readyAt = (): string => new Date(Date.now() + readyInMinutes * 60_000).toISOString();
   const itemOf = (partNumber: string, fault: unknown): StockItem | undefined => {
     const item = stock.get(partNumber);
     if (!item) return undefined;
-    return { ...item, costCents: fault === "wrongPrice" ? Math.round(item.costCents * 1.25) : item.costCents, available: fault === "outOfStock" ? 0 : item.available };
+    return {
+      ...item,
+      costCents: fault === "wrongPrice" ? Math.round(item.costCents * 1.25) : item.costCents,
+      available: fault === "outOfStock" ? 0 : item.available,
+    };
   };
   router.post("/offers", (req, res) => {
     const { partNumbers } = offersBody.parse(req.body);
@@ -118,7 +143,11 @@ function cardTerminal(): express.Router {
       body:
         res.locals.fault === "declined"
           ? { status: "declined", reason: "The bank refused this card." }
-          : { status: "approved", lastFour: String(randomInt(0, 10_000)).padStart(4, "0"), authorization: `A${randomInt(100_000, 999_999)}` },
+          : {
+              status: "approved",
+              lastFour: String(randomInt(0, 10_000)).padStart(4, "0"),
+              authorization: `A${randomInt(100_000, 999_999)}`,
+            },
     }));
     res.status(answer.status).json(answer.body);
   });
@@ -138,7 +167,8 @@ function messenger(sent: SentMessage[]): express.Router {
   router.post("/", (req, res) => {
     const body = messageBody.parse(req.body);
     const key = req.get("Idempotency-Key") ?? "";
-    if (key === "" || !sent.some((message) => message.key === key)) sent.push({ key, ...body, at: new Date().toISOString() });
+    if (key === "" || !sent.some((message) => message.key === key))
+      sent.push({ key, ...body, at: new Date().toISOString() });
     res.status(202).json({ accepted: true });
   });
   return router;
@@ -146,14 +176,27 @@ function messenger(sent: SentMessage[]): express.Router {
 
 function phonePage(sent: SentMessage[], to: string | null): string {
   const shown = sent.filter((message) => to === null || message.to === to).reverse();
-  const list = shown.map(({ to: number, text, at }) => `<article><small>To ${escapeHtml(number)}, ${escapeHtml(at)}</small><p>${linked(text)}</p></article>`).join("");
-  return page("Customers' phones (simulated)", list === "" ? "<p>No message yet. What the business texts to its customers shows up here.</p>" : list);
+  const list = shown
+    .map(
+      ({ to: number, text, at }) =>
+        `<article><small>To ${escapeHtml(number)}, ${escapeHtml(at)}</small><p>${linked(text)}</p></article>`,
+    )
+    .join("");
+  return page(
+    "Customers' phones (simulated)",
+    list === "" ? "<p>No message yet. What the business texts to its customers shows up here.</p>" : list,
+  );
 }
 
 function switchesPage(switches: Switches): string {
   const forms = (Object.keys(FAULTS) as Service[]).map((service) => {
-    const options = FAULTS[service].map((fault) => `<option${fault === switches.current(service) ? " selected" : ""}>${fault}</option>`).join("");
+    const options = FAULTS[service]
+      .map((fault) => `<option${fault === switches.current(service) ? " selected" : ""}>${fault}</option>`)
+      .join("");
     return `<form method="post" action="/faults"><input type="hidden" name="service" value="${service}"><label for="${service}">${service}</label><select id="${service}" name="fault">${options}</select><button>Switch</button></form>`;
   });
-  return page("The outside world (simulated)", `<p>What each service should do wrong. <a href="/phone">What customers' phones received</a></p>${forms.join("")}`);
+  return page(
+    "The outside world (simulated)",
+    `<p>What each service should do wrong. <a href="/phone">What customers' phones received</a></p>${forms.join("")}`,
+  );
 }

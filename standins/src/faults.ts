@@ -12,8 +12,15 @@ export type Fault = (typeof FAULTS)[Service][number];
 
 /** Asks for a fault: for good, or for the next `times` requests only. */
 export const faultBody = z
-  .strictObject({ service: z.enum(["register", "supplier", "terminal", "messages"]), fault: z.string(), times: z.coerce.number().int().min(1).max(1000).optional() })
-  .refine(({ service, fault }) => (FAULTS[service] as readonly string[]).includes(fault), { message: "that service has no such fault", path: ["fault"] });
+  .strictObject({
+    service: z.enum(["register", "supplier", "terminal", "messages"]),
+    fault: z.string(),
+    times: z.coerce.number().int().min(1).max(1000).optional(),
+  })
+  .refine(({ service, fault }) => (FAULTS[service] as readonly string[]).includes(fault), {
+    message: "that service has no such fault",
+    path: ["fault"],
+  });
 
 /** The switches, as they stand. */
 export class Switches {

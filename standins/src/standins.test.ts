@@ -13,7 +13,11 @@ beforeAll(async () => {
 });
 afterAll(() => new Promise((resolve) => server.close(resolve)));
 
-const post = async (path: string, body: object, key?: string): Promise<{ status: number; body: Record<string, unknown> }> => {
+const post = async (
+  path: string,
+  body: object,
+  key?: string,
+): Promise<{ status: number; body: Record<string, unknown> }> => {
   const response = await fetch(url + path, {
     method: "POST",
     headers: { "Content-Type": "application/json", ...(key ? { "Idempotency-Key": key } : {}) },
@@ -22,7 +26,8 @@ const post = async (path: string, body: object, key?: string): Promise<{ status:
   const text = await response.text();
   return { status: response.status, body: (text === "" ? {} : JSON.parse(text)) as Record<string, unknown> };
 };
-const set = (service: string, fault: string, times?: number) => post("/faults", { service, fault, ...(times ? { times } : {}) });
+const set = (service: string, fault: string, times?: number) =>
+  post("/faults", { service, fault, ...(times ? { times } : {}) });
 afterEach(() => Promise.all(["register", "supplier", "terminal", "messages"].map((service) => set(service, "none"))));
 
 describe("switches", () => {
@@ -35,8 +40,12 @@ describe("switches", () => {
   });
   it("count down to the next requests only", async () => {
     await set("terminal", "declined", 1);
-    expect((await post("/terminal/charges", { amountCents: 100, reference: "r" })).body).toMatchObject({ status: "declined" });
-    expect((await post("/terminal/charges", { amountCents: 100, reference: "r" })).body).toMatchObject({ status: "approved" });
+    expect((await post("/terminal/charges", { amountCents: 100, reference: "r" })).body).toMatchObject({
+      status: "declined",
+    });
+    expect((await post("/terminal/charges", { amountCents: 100, reference: "r" })).body).toMatchObject({
+      status: "approved",
+    });
   });
   it("refuse a fault a service does not have", async () => {
     expect((await set("register", "declined")).status).toBe(422);
@@ -67,13 +76,18 @@ describe("what costs money", () => {
   });
   it("holds an order to today's cost", async () => {
     await set("supplier", "wrongPrice");
-    expect((await post("/supplier/offers", { partNumbers: ["SD-22", "NONE"] })).body).toMatchObject({ offers: [{ partNumber: "SD-22", costCents: 1113 }] });
-    expect(await post("/supplier/orders", { items: [{ partNumber: "SD-22", quantity: 1, costCents: 890 }] })).toMatchObject({ status: 409, body: { reason: "priceChanged" } });
+    expect((await post("/supplier/offers", { partNumbers: ["SD-22", "NONE"] })).body).toMatchObject({
+      offers: [{ partNumber: "SD-22", costCents: 1113 }],
+    });
+    expect(
+      await post("/supplier/orders", { items: [{ partNumber: "SD-22", quantity: 1, costCents: 890 }] }),
+    ).toMatchObject({ status: 409, body: { reason: "priceChanged" } });
   });
 });
 
 it("keeps messages for the customers' phones, once a key, with links to open and nothing run", async () => {
-  for (let again = 0; again < 2; again++) await post("/messages", { to: "+13605550111", text: "<b>Receipt</b> http://x.example/r/1" }, "m1");
+  for (let again = 0; again < 2; again++)
+    await post("/messages", { to: "+13605550111", text: "<b>Receipt</b> http://x.example/r/1" }, "m1");
   const page = await (await fetch(`${url}/phone?to=%2B13605550111`)).text();
   expect(page).toContain('<a href="http://x.example/r/1">');
   expect(page.match(/&lt;b&gt;Receipt/g)).toHaveLength(1);
@@ -92,7 +106,9 @@ describe("the demo scenario", () => {
       expect(phone).toMatch(/^\+1\d{3}55501\d\d$/);
       if (email !== null) expect(email).toMatch(/@example\.com$/);
     }
-    expect(new Set(WORK_ORDERS.flatMap(({ visits }) => visits.map(({ day }) => day)).filter((day) => Math.abs(day) <= 1))).toEqual(new Set([-1, 0, 1]));
+    expect(
+      new Set(WORK_ORDERS.flatMap(({ visits }) => visits.map(({ day }) => day)).filter((day) => Math.abs(day) <= 1)),
+    ).toEqual(new Set([-1, 0, 1]));
     expect(PEOPLE.some(({ isMechanic }) => !isMechanic)).toBe(true);
   });
   it("has VINs whose check digits hold, each once", () => {
@@ -108,6 +124,7 @@ describe("the demo scenario", () => {
       expect(points).toEqual(expect.arrayContaining(job.curesPoints));
       expect(phrases).toEqual(expect.arrayContaining(job.answersConcerns));
     }
-    for (const order of WORK_ORDERS) expect(LIBRARY.map(({ id }) => id)).toEqual(expect.arrayContaining(order.jobs ?? []));
+    for (const order of WORK_ORDERS)
+      expect(LIBRARY.map(({ id }) => id)).toEqual(expect.arrayContaining(order.jobs ?? []));
   });
 });

@@ -5,7 +5,9 @@ import { ApiProblem, Unreachable } from "./problem";
 type Schema = z.ZodType | null;
 
 /** What a call needs besides its route: only the parts the route has. */
-export type CallParts<P extends Schema, Q extends Schema, B extends Schema> = (P extends null ? unknown : { params: Sent<P> }) &
+export type CallParts<P extends Schema, Q extends Schema, B extends Schema> = (P extends null
+  ? unknown
+  : { params: Sent<P> }) &
   (Q extends null ? unknown : { query: Sent<Q> }) &
   (B extends null ? unknown : { body: Sent<B> }) & { key?: string; signal?: AbortSignal };
 
@@ -16,11 +18,24 @@ const TIMEOUT_MS = 30_000;
  *
  * @throws {ApiProblem} when the server says no, {Unreachable} when it says nothing.
  */
-export async function call<P extends Schema, Q extends Schema, B extends Schema, R extends Schema>(route: Route<P, Q, B, R>, parts: CallParts<P, Q, B>): Promise<Parsed<R>> {
-  const { params, query, body, key, signal } = parts as { params?: Record<string, string>; query?: Record<string, string>; body?: unknown; key?: string; signal?: AbortSignal };
+export async function call<P extends Schema, Q extends Schema, B extends Schema, R extends Schema>(
+  route: Route<P, Q, B, R>,
+  parts: CallParts<P, Q, B>,
+): Promise<Parsed<R>> {
+  const { params, query, body, key, signal } = parts as {
+    params?: Record<string, string>;
+    query?: Record<string, string>;
+    body?: unknown;
+    key?: string;
+    signal?: AbortSignal;
+  };
   const response = await reach(addressOf(route.path, params, query), {
     method: route.method.toUpperCase(),
-    headers: { Accept: "application/json", ...(body === undefined ? {} : { "Content-Type": "application/json" }), ...(key === undefined ? {} : { "Idempotency-Key": key }) },
+    headers: {
+      Accept: "application/json",
+      ...(body === undefined ? {} : { "Content-Type": "application/json" }),
+      ...(key === undefined ? {} : { "Idempotency-Key": key }),
+    },
     ...(body === undefined ? {} : { body: JSON.stringify(body) }),
     signal: signal ?? AbortSignal.timeout(TIMEOUT_MS),
   });
@@ -29,11 +44,19 @@ export async function call<P extends Schema, Q extends Schema, B extends Schema,
 
 /** Sends a picture's bytes. */
 export async function sendPhoto(id: string, photo: Blob): Promise<void> {
-  await reach(`/api/photos/${id}`, { method: "POST", headers: { "Content-Type": photo.type || "application/octet-stream" }, body: photo });
+  await reach(`/api/photos/${id}`, {
+    method: "POST",
+    headers: { "Content-Type": photo.type || "application/octet-stream" },
+    body: photo,
+  });
 }
 
 /** The address of a route with its parameters filled in. */
-export function addressOf(path: string, params: Record<string, string> = {}, query: Record<string, string> = {}): string {
+export function addressOf(
+  path: string,
+  params: Record<string, string> = {},
+  query: Record<string, string> = {},
+): string {
   const filled = path.replace(/:(\w+)/g, (_, name: string) => encodeURIComponent(params[name] ?? ""));
   const search = new URLSearchParams(query).toString();
   return search === "" ? filled : `${filled}?${search}`;

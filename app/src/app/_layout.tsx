@@ -19,7 +19,11 @@ const queries = new QueryClient({
 });
 
 export default function RootLayout() {
-  const [fontsReady, fontFault] = useFonts({ AtkinsonHyperlegibleNext_400Regular, AtkinsonHyperlegibleNext_700Bold, AtkinsonHyperlegibleMono_500Medium });
+  const [fontsReady, fontFault] = useFonts({
+    AtkinsonHyperlegibleNext_400Regular,
+    AtkinsonHyperlegibleNext_700Bold,
+    AtkinsonHyperlegibleMono_500Medium,
+  });
   // Without its own face the text still reads in the system's.
   if (!fontsReady && !fontFault) return null;
   return (

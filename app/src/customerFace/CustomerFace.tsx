@@ -2,7 +2,16 @@ import { Redirect, useRouter } from "expo-router";
 import { useState } from "react";
 import { StyleSheet, View } from "react-native";
 import { v7 as uuid } from "uuid";
-import { ANSWERS, CUSTOMER_PAYER, jobTotals, priceWorkOrder, showMoney, showVehicle, type Answer, type Signature } from "@mechanon/core";
+import {
+  ANSWERS,
+  CUSTOMER_PAYER,
+  jobTotals,
+  priceWorkOrder,
+  showMoney,
+  showVehicle,
+  type Answer,
+  type Signature,
+} from "@mechanon/core";
 import { errorWords } from "../api/problem";
 import { PhotoStrip } from "../photos/PhotoStrip";
 import { useBusiness, useMe } from "../session/useSession";
@@ -42,14 +51,24 @@ export function CustomerFace({ id }: { id: string }) {
   if (me === null) return <Redirect href="/sign-in" />;
   if (!view || !business)
     return (
-      <Screen title="Your quote">{error ? <Notice text={errorWords(error)} action={{ label: "Try again", onPress: refetch }} /> : <Waiting label="Loading the quote" />}</Screen>
+      <Screen title="Your quote">
+        {error ? (
+          <Notice text={errorWords(error)} action={{ label: "Try again", onPress: refetch }} />
+        ) : (
+          <Waiting label="Loading the quote" />
+        )}
+      </Screen>
     );
 
   const { state, customer } = view;
   const back = (): void => router.replace(`/work/${id}`);
   if (isSigned) {
     return (
-      <Screen measured title="Thank you" foot={<Button kind="next" label="Back to the mechanic" onPress={back} testID="hand-back" />}>
+      <Screen
+        measured
+        title="Thank you"
+        foot={<Button kind="next" label="Back to the mechanic" onPress={back} testID="hand-back" />}
+      >
         <Heading level={1}>Thank you.</Heading>
         <Words>Your answer is kept. Please hand the phone back.</Words>
       </Screen>
@@ -57,7 +76,8 @@ export function CustomerFace({ id }: { id: string }) {
   }
   const jobs = state.jobs.filter(({ finishedAt }) => finishedAt === null);
   const totals = jobTotals(state);
-  const chosen = (jobId: string): Answer | null => answers[jobId] ?? state.jobs.find((job) => job.id === jobId)?.answer?.value ?? null;
+  const chosen = (jobId: string): Answer | null =>
+    answers[jobId] ?? state.jobs.find((job) => job.id === jobId)?.answer?.value ?? null;
   const agreed = state.jobs.filter((job) => job.finishedAt !== null || chosen(job.id) === "yes");
   const priced = priceWorkOrder({ ...state, jobs: agreed }, "all");
   const payer = priced.payers.find((candidate) => candidate.id === CUSTOMER_PAYER);
@@ -68,7 +88,10 @@ export function CustomerFace({ id }: { id: string }) {
   const signer = name ?? customer.name;
   const sign = (): void => {
     const open = jobs.filter((job) => chosen(job.id) === null);
-    if (open.length > 0) return setFault(`Please answer ${open.map(({ title }) => title.toLowerCase()).join(", ")} with yes, later or no.`);
+    if (open.length > 0)
+      return setFault(
+        `Please answer ${open.map(({ title }) => title.toLowerCase()).join(", ")} with yes, later or no.`,
+      );
     if (signer.trim() === "") return setFault("Please give a name with the signature.");
     if (strokes.length === 0) return setFault("Please sign in the field above.");
     sendCommand(id, {
@@ -77,7 +100,12 @@ export function CustomerFace({ id }: { id: string }) {
       way: "signed",
       name: signer.trim(),
       signature: strokes,
-      answers: jobs.map((job) => ({ jobId: job.id, title: job.title, answer: chosen(job.id) ?? "no", totalCents: totals.get(job.id) ?? 0 })),
+      answers: jobs.map((job) => ({
+        jobId: job.id,
+        title: job.title,
+        answer: chosen(job.id) ?? "no",
+        totalCents: totals.get(job.id) ?? 0,
+      })),
       totalCents: priced.total,
     });
     setSigned(true);
@@ -90,7 +118,12 @@ export function CustomerFace({ id }: { id: string }) {
       foot={
         <>
           {fault ? <Notice text={fault} /> : null}
-          <Button kind="next" label={agreed.length > 0 ? `Agree to ${showMoney(priced.total)}` : "Sign my answer"} onPress={sign} testID="agree" />
+          <Button
+            kind="next"
+            label={agreed.length > 0 ? `Agree to ${showMoney(priced.total)}` : "Sign my answer"}
+            onPress={sign}
+            testID="agree"
+          />
         </>
       }
     >
@@ -104,7 +137,9 @@ export function CustomerFace({ id }: { id: string }) {
             <Icon size={24} color={colors.ink} />
             <View style={styles.grow}>
               <Words strong>{`${point.title}: ${label.toLowerCase()}`}</Words>
-              {finding.measured !== null && point.measure ? <Words figures>{`${point.measure.name} ${finding.measured} ${point.measure.unit}`}</Words> : null}
+              {finding.measured !== null && point.measure ? (
+                <Words figures>{`${point.measure.name} ${finding.measured} ${point.measure.unit}`}</Words>
+              ) : null}
               {finding.note ? <Words>{finding.note}</Words> : null}
               <PhotoStrip ids={finding.photoIds} title={point.title} />
             </View>
@@ -130,7 +165,9 @@ export function CustomerFace({ id }: { id: string }) {
         </View>
       ))}
       <View style={styles.sums}>
-        {payer && payer.supplies > 0 ? <Row tone="muted" left="Shop supplies" right={showMoney(payer.supplies)} /> : null}
+        {payer && payer.supplies > 0 ? (
+          <Row tone="muted" left="Shop supplies" right={showMoney(payer.supplies)} />
+        ) : null}
         <Row tone="muted" left="Taxes" right={showMoney(taxes)} />
         <Row strong rule left="You agree to" right={showMoney(priced.total)} />
       </View>

@@ -33,7 +33,9 @@ export function SignatureField({ onChange }: { onChange: (strokes: Signature) =>
     const made = new SignaturePad(element, { penColor: colors.ink, minWidth: 1.2, maxWidth: 2.6 });
     pad.current = made;
     fit();
-    made.addEventListener("endStroke", () => report.current(toStrokes(made.toData(), element.offsetWidth, element.offsetHeight)));
+    made.addEventListener("endStroke", () =>
+      report.current(toStrokes(made.toData(), element.offsetWidth, element.offsetHeight)),
+    );
     window.addEventListener("resize", fit);
     return () => {
       window.removeEventListener("resize", fit);
@@ -47,11 +49,20 @@ export function SignatureField({ onChange }: { onChange: (strokes: Signature) =>
   return (
     <View>
       <View style={[styles.field, { borderColor: colors.ink, backgroundColor: colors.paper }]}>
-        {createElement("canvas", { ref: canvas, className: "signature-canvas", role: "img", "aria-label": "Sign here with a finger", "data-testid": "signature" })}
+        {createElement("canvas", {
+          ref: canvas,
+          className: "signature-canvas",
+          role: "img",
+          "aria-label": "Sign here with a finger",
+          "data-testid": "signature",
+        })}
       </View>
       <Button kind="quiet" label="Wipe and sign again" onPress={wipe} style={styles.wipe} />
     </View>
   );
 }
 
-const styles = StyleSheet.create({ field: { height: HEIGHT, borderWidth: 1.5, borderRadius: 4 }, wipe: { alignSelf: "flex-start", paddingHorizontal: SPACE.xs } });
+const styles = StyleSheet.create({
+  field: { height: HEIGHT, borderWidth: 1.5, borderRadius: 4 },
+  wipe: { alignSelf: "flex-start", paddingHorizontal: SPACE.xs },
+});

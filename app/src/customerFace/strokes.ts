@@ -11,6 +11,7 @@ interface Stroke {
  * @param height - of the field in px.
  */
 export function toStrokes(strokes: readonly Stroke[], width: number, height: number): Signature {
-  const share = (value: number, side: number): number => Math.min(1000, Math.max(0, Math.round((value / Math.max(1, side)) * 1000)));
+  const share = (value: number, side: number): number =>
+    Math.min(1000, Math.max(0, Math.round((value / Math.max(1, side)) * 1000)));
   return strokes.map(({ points }) => points.flatMap(({ x, y }) => [share(x, width), share(y, height)]));
 }

@@ -48,11 +48,24 @@ export function DayRoad({ compact = false }: { compact?: boolean }) {
         </Press>
       </View>
       {mechanics.length > 1 ? (
-        <Choices label="Van" even options={mechanics.map(({ id, name }) => ({ value: id, label: name.split(" ")[0] ?? name }))} value={mechanicId} onChoose={setChosen} />
+        <Choices
+          label="Van"
+          even
+          options={mechanics.map(({ id, name }) => ({ value: id, label: name.split(" ")[0] ?? name }))}
+          value={mechanicId}
+          onChoose={setChosen}
+        />
       ) : null}
-      {error && !data ? <Notice text={errorWords(error)} action={{ label: "Try again", onPress: () => void refetch() }} /> : null}
+      {error && !data ? (
+        <Notice text={errorWords(error)} action={{ label: "Try again", onPress: () => void refetch() }} />
+      ) : null}
       {!data && !error ? <Waiting label="Loading the day" /> : null}
-      {data && visits.length === 0 ? <Notice kind="note" text="No visit on this day. Open a new work order and give it a time, or book one from what is open." /> : null}
+      {data && visits.length === 0 ? (
+        <Notice
+          kind="note"
+          text="No visit on this day. Open a new work order and give it a time, or book one from what is open."
+        />
+      ) : null}
       <View role="list" aria-label="Stops">
         {pieces.map((piece) => (
           <Piece key={piece.key} piece={piece} zone={business.timeZone} now={now} />
@@ -82,14 +95,23 @@ function Piece({ piece, zone, now }: { piece: RoadPiece; zone: string; now: stri
     );
   }
   if (piece.kind === "drive") {
-    const words = [piece.minutes === null ? "drive unknown" : `${piece.minutes} min drive`, ...(piece.late > 0 ? [`${piece.late} min late`] : [])].join(", ");
+    const words = [
+      piece.minutes === null ? "drive unknown" : `${piece.minutes} min drive`,
+      ...(piece.late > 0 ? [`${piece.late} min late`] : []),
+    ].join(", ");
     return (
       <View style={styles.piece} role="listitem">
         <View style={styles.time} />
         <Svg width={ROAD} height={32}>
           <Line x1={MIDDLE} x2={MIDDLE} y1={0} y2={32} stroke={colors.ink} strokeWidth={2} strokeDasharray="5 5" />
         </Svg>
-        <Words size="small" tone={piece.late > 0 ? "alarm" : "muted"} strong={piece.late > 0} figures style={styles.grow}>
+        <Words
+          size="small"
+          tone={piece.late > 0 ? "alarm" : "muted"}
+          strong={piece.late > 0}
+          figures
+          style={styles.grow}
+        >
           {words}
         </Words>
       </View>
@@ -123,23 +145,48 @@ function Stop({ piece, zone }: { piece: Extract<RoadPiece, { kind: "stop" }>; zo
           <View style={styles.node}>
             <View style={[styles.lane, { backgroundColor: colors.ink }]} />
             <Svg width={ROAD} height={26} style={styles.mark}>
-              <Circle cx={MIDDLE} cy={13} r={9} fill={isOver ? colors.ink : colors.paper} stroke={colors.ink} strokeWidth={3} />
-              {isOver ? <Path d={`M${MIDDLE - 4.5} 13.5 l3 3 l6 -6.5`} stroke={colors.paper} strokeWidth={2.2} fill="none" strokeLinecap="round" strokeLinejoin="round" /> : null}
+              <Circle
+                cx={MIDDLE}
+                cy={13}
+                r={9}
+                fill={isOver ? colors.ink : colors.paper}
+                stroke={colors.ink}
+                strokeWidth={3}
+              />
+              {isOver ? (
+                <Path
+                  d={`M${MIDDLE - 4.5} 13.5 l3 3 l6 -6.5`}
+                  stroke={colors.paper}
+                  strokeWidth={2.2}
+                  fill="none"
+                  strokeLinecap="round"
+                  strokeLinejoin="round"
+                />
+              ) : null}
               {piece.standing === "onSite" ? <Circle cx={MIDDLE} cy={13} r={4} fill={colors.ink} /> : null}
-              {piece.standing === "driving" ? <Path d={`M${MIDDLE - 3} 8 L${MIDDLE + 5} 13 L${MIDDLE - 3} 18 Z`} fill={colors.ink} /> : null}
+              {piece.standing === "driving" ? (
+                <Path d={`M${MIDDLE - 3} 8 L${MIDDLE + 5} 13 L${MIDDLE - 3} 18 Z`} fill={colors.ink} />
+              ) : null}
             </Svg>
           </View>
           <View style={styles.stop}>
             <Words strong tone={isOver ? "muted" : "ink"}>
               {first?.customerName ?? "Visit"}
             </Words>
-            <Words tone={isOver ? "muted" : "ink"}>{workOrders.map(({ vehicleName }) => vehicleName).join(" + ")}</Words>
+            <Words tone={isOver ? "muted" : "ink"}>
+              {workOrders.map(({ vehicleName }) => vehicleName).join(" + ")}
+            </Words>
             <Words size="small" tone="muted">
               {what}
             </Words>
             <Words size="small" tone="muted">{`${visit.place.street}, ${visit.place.town}`}</Words>
             {visit.note ? <Words size="small">{visit.note}</Words> : null}
-            <Words size="small" strong tone={piece.standing === "driving" || piece.standing === "onSite" ? "petrol" : "muted"} figures>
+            <Words
+              size="small"
+              strong
+              tone={piece.standing === "driving" || piece.standing === "onSite" ? "petrol" : "muted"}
+              figures
+            >
               {piece.standing === "driving" ? "On the way" : piece.standing === "onSite" ? "On site" : `${wait}${due}`}
             </Words>
           </View>

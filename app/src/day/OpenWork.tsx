@@ -22,7 +22,11 @@ type Filter = Wait | "all";
 export function OpenWork({ title }: { title: string }) {
   const isWide = useIsWide();
   const [filter, setFilter] = useState<Filter>("all");
-  const { data, error, refetch } = useQuery({ queryKey: ["openWork"], queryFn: () => call(routes.openWork, {}), refetchInterval: 60_000 });
+  const { data, error, refetch } = useQuery({
+    queryKey: ["openWork"],
+    queryFn: () => call(routes.openWork, {}),
+    refetchInterval: 60_000,
+  });
   const orders = data?.workOrders ?? [];
   const groups = WAITS.map((wait) => ({ wait, orders: orders.filter(({ waitsFor }) => waitsFor === wait) }));
   const shown = groups.filter(({ wait, orders: own }) => (filter === "all" ? own.length > 0 : wait === filter));
@@ -34,9 +38,13 @@ export function OpenWork({ title }: { title: string }) {
     <Screen title={title}>
       <Heading level={1}>Open work</Heading>
       <Choices label="Waits for" options={options} value={filter} onChoose={setFilter} />
-      {error && !data ? <Notice text={errorWords(error)} action={{ label: "Try again", onPress: () => void refetch() }} /> : null}
+      {error && !data ? (
+        <Notice text={errorWords(error)} action={{ label: "Try again", onPress: () => void refetch() }} />
+      ) : null}
       {!data && !error ? <Waiting label="Loading open work" /> : null}
-      {data && orders.length === 0 ? <Notice kind="note" text="Nothing is open. A new call becomes a work order under New." /> : null}
+      {data && orders.length === 0 ? (
+        <Notice kind="note" text="Nothing is open. A new call becomes a work order under New." />
+      ) : null}
       <View style={isWide ? styles.columns : undefined}>
         {shown.map(({ wait, orders: own }) => (
           <View key={wait} style={isWide ? styles.column : styles.group}>

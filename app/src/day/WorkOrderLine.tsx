@@ -17,7 +17,8 @@ export function WorkOrderLine({ order, showWait = false }: { order: WorkOrderSum
   const now = useNow();
   const today = useToday();
   const zone = useBusiness()?.timeZone ?? "utc";
-  const money = order.dueCents > 0 ? `${showMoney(order.dueCents)} due` : order.totalCents > 0 ? showMoney(order.totalCents) : "";
+  const money =
+    order.dueCents > 0 ? `${showMoney(order.dueCents)} due` : order.totalCents > 0 ? showMoney(order.totalCents) : "";
   const wait = order.waitsFor === null ? "Closed" : WAIT_WORDS[order.waitsFor].line;
   return (
     <Press
@@ -48,7 +49,9 @@ export function WorkOrderLine({ order, showWait = false }: { order: WorkOrderSum
           {wait}
         </Words>
       ) : null}
-      {order.nextVisitAt ? <Words size="small" tone="petrol" figures>{`Visit ${showMoment(order.nextVisitAt, zone, today)}`}</Words> : null}
+      {order.nextVisitAt ? (
+        <Words size="small" tone="petrol" figures>{`Visit ${showMoment(order.nextVisitAt, zone, today)}`}</Words>
+      ) : null}
       {order.conflicts > 0 ? (
         <Words size="small" tone="alarm" strong>
           ✕ Something to settle
@@ -58,4 +61,8 @@ export function WorkOrderLine({ order, showWait = false }: { order: WorkOrderSum
   );
 }
 
-const styles = StyleSheet.create({ line: { borderTopWidth: 1, paddingVertical: SPACE.s }, row: { flexDirection: "row", gap: SPACE.m, alignItems: "baseline" }, grow: { flex: 1 } });
+const styles = StyleSheet.create({
+  line: { borderTopWidth: 1, paddingVertical: SPACE.s },
+  row: { flexDirection: "row", gap: SPACE.m, alignItems: "baseline" },
+  grow: { flex: 1 },
+});

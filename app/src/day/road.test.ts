@@ -7,11 +7,20 @@ const stop = (id: string, startsAt: string, endsAt: string, over: Partial<DayVis
   mechanicName: "Odile",
   workOrders: [],
 }); // prettier-ignore
-const first = stop("a", "2026-11-23T17:00:00Z", "2026-11-23T18:00:00Z", { leftAt: "2026-11-23T18:40:00Z", arrivedAt: "2026-11-23T17:00:00Z" });
+const first = stop("a", "2026-11-23T17:00:00Z", "2026-11-23T18:00:00Z", {
+  leftAt: "2026-11-23T18:40:00Z",
+  arrivedAt: "2026-11-23T17:00:00Z",
+});
 const second = stop("b", "2026-11-23T18:30:00Z", "2026-11-23T19:30:00Z");
 
 it("marks now between what is over and what comes", () => {
-  expect(roadOf([first, second], HOME, "2026-11-23T18:41:00Z").map(({ kind }) => kind)).toEqual(["drive", "stop", "now", "drive", "stop"]);
+  expect(roadOf([first, second], HOME, "2026-11-23T18:41:00Z").map(({ kind }) => kind)).toEqual([
+    "drive",
+    "stop",
+    "now",
+    "drive",
+    "stop",
+  ]);
   expect(roadOf([first], HOME, "2026-11-23T18:41:00Z").at(-1)?.kind).toBe("now");
   expect(roadOf([first, second], HOME, null).map(({ kind }) => kind)).not.toContain("now");
   expect(roadOf([], HOME, "2026-11-23T18:41:00Z")).toEqual([]);

@@ -3,7 +3,9 @@ import type { DayVisit } from "@mechanon/contract";
 
 /** One piece of the day's road, from the top down. */
 export type RoadPiece =
-  { kind: "drive"; key: string; minutes: number | null; late: number } | { kind: "now"; key: string } | { kind: "stop"; key: string; stop: DayVisit; standing: VisitStanding };
+  | { kind: "drive"; key: string; minutes: number | null; late: number }
+  | { kind: "now"; key: string }
+  | { kind: "stop"; key: string; stop: DayVisit; standing: VisitStanding };
 
 /**
  * The day as a road: each stop, the drive before it, and the mark of now between what is over and what comes.
@@ -25,7 +27,10 @@ export function roadOf(visits: readonly DayVisit[], home: BusinessSettings["home
       marked = true;
     }
     const minutes = driveMinutes(from, visit.place);
-    const late = freeAt !== null && isAhead ? Math.max(0, Math.round((freeAt + (minutes ?? 0) * 60_000 - Date.parse(visit.startsAt)) / 60_000)) : 0;
+    const late =
+      freeAt !== null && isAhead
+        ? Math.max(0, Math.round((freeAt + (minutes ?? 0) * 60_000 - Date.parse(visit.startsAt)) / 60_000))
+        : 0;
     pieces.push({ kind: "drive", key: `drive-${visit.id}`, minutes, late });
     pieces.push({ kind: "stop", key: visit.id, stop, standing });
     from = visit.place;

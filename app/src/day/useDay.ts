@@ -26,5 +26,9 @@ export function useToday(): string {
 
 /** The visits of a day. */
 export function useDay(date: string) {
-  return useQuery({ queryKey: ["day", date], queryFn: () => call(routes.getDay, { query: { date } }), refetchInterval: 60_000 });
+  return useQuery({
+    queryKey: ["day", date],
+    queryFn: () => call(routes.getDay, { query: { date } }),
+    refetchInterval: 60_000,
+  });
 }

@@ -24,12 +24,19 @@ import { Words } from "../ui/Words";
 export function CustomerSheet({ id }: { id: string }) {
   const router = useRouter();
   const { change, clear } = useDraft();
-  const { data, error, refetch } = useQuery({ queryKey: ["customer", id], queryFn: () => call(routes.getCustomer, { params: { id } }) });
+  const { data, error, refetch } = useQuery({
+    queryKey: ["customer", id],
+    queryFn: () => call(routes.getCustomer, { params: { id } }),
+  });
   const [isEditing, setEditing] = useState(false);
   if (!data)
     return (
       <Screen title="Customer">
-        {error ? <Notice text={errorWords(error)} action={{ label: "Try again", onPress: () => void refetch() }} /> : <Waiting label="Loading the customer" />}
+        {error ? (
+          <Notice text={errorWords(error)} action={{ label: "Try again", onPress: () => void refetch() }} />
+        ) : (
+          <Waiting label="Loading the customer" />
+        )}
       </Screen>
     );
   const { customer, vehicles, workOrders } = data;
@@ -41,11 +48,25 @@ export function CustomerSheet({ id }: { id: string }) {
     router.navigate("/new");
   };
   return (
-    <Screen title={customer.name} foot={<Button kind="next" label={`New work order for ${customer.name.split(" ")[0] ?? ""}`} onPress={startWork} />}>
+    <Screen
+      title={customer.name}
+      foot={
+        <Button kind="next" label={`New work order for ${customer.name.split(" ")[0] ?? ""}`} onPress={startWork} />
+      }
+    >
       <Heading level={1}>{customer.name}</Heading>
       <View style={styles.links}>
-        {phone ? <Button kind="quiet" icon={Phone} label={showPhone(phone)} onPress={() => void Linking.openURL(`tel:${phone}`)} /> : null}
-        {phone ? <Button kind="quiet" icon={MessageSquare} label="Text" onPress={() => void Linking.openURL(`sms:${phone}`)} /> : null}
+        {phone ? (
+          <Button
+            kind="quiet"
+            icon={Phone}
+            label={showPhone(phone)}
+            onPress={() => void Linking.openURL(`tel:${phone}`)}
+          />
+        ) : null}
+        {phone ? (
+          <Button kind="quiet" icon={MessageSquare} label="Text" onPress={() => void Linking.openURL(`sms:${phone}`)} />
+        ) : null}
         <Button kind="quiet" label={isEditing ? "Leave it" : "Change"} onPress={() => setEditing(!isEditing)} />
       </View>
       {isEditing ? (
@@ -59,7 +80,9 @@ export function CustomerSheet({ id }: { id: string }) {
         />
       ) : null}
       {customer.email ? <Words>{customer.email}</Words> : null}
-      {customer.place ? <Words>{`${customer.place.street}, ${customer.place.town}, ${customer.place.region} ${customer.place.postcode}`}</Words> : null}
+      {customer.place ? (
+        <Words>{`${customer.place.street}, ${customer.place.town}, ${customer.place.region} ${customer.place.postcode}`}</Words>
+      ) : null}
       <Heading level={2}>Cars</Heading>
       {vehicles.length === 0 ? <Words tone="muted">No car yet. It comes with the first work order.</Words> : null}
       {vehicles.map((vehicle) => (
@@ -78,13 +101,20 @@ export function CustomerSheet({ id }: { id: string }) {
 }
 
 function Edit({ customer, onDone }: { customer: Customer; onDone: () => void }) {
-  const [values, setValues] = useState({ name: customer.name, phone: customer.phone ? showPhone(customer.phone) : "", email: customer.email ?? "" });
+  const [values, setValues] = useState({
+    name: customer.name,
+    phone: customer.phone ? showPhone(customer.phone) : "",
+    email: customer.email ?? "",
+  });
   const [place, setPlace] = useState(customer.place ?? nowhere());
   const [fault, setFault] = useState<unknown>(null);
   const faults = fieldFaults(fault);
   const save = async (): Promise<void> => {
     try {
-      await call(routes.changeCustomer, { params: { id: customer.id }, body: { ...values, place: isNowhere(place) ? null : place, version: customer.version } });
+      await call(routes.changeCustomer, {
+        params: { id: customer.id },
+        body: { ...values, place: isNowhere(place) ? null : place, version: customer.version },
+      });
       onDone();
     } catch (error) {
       setFault(error);
@@ -92,8 +122,21 @@ function Edit({ customer, onDone }: { customer: Customer; onDone: () => void }) 
   };
   return (
     <View style={styles.edit}>
-      <Field label="Name or business" value={values.name} onChangeText={(name) => setValues({ ...values, name })} error={faults.name} maxLength={300} />
-      <Field label="Phone" inputMode="tel" value={values.phone} onChangeText={(phone) => setValues({ ...values, phone })} error={faults.phone} maxLength={40} />
+      <Field
+        label="Name or business"
+        value={values.name}
+        onChangeText={(name) => setValues({ ...values, name })}
+        error={faults.name}
+        maxLength={300}
+      />
+      <Field
+        label="Phone"
+        inputMode="tel"
+        value={values.phone}
+        onChangeText={(phone) => setValues({ ...values, phone })}
+        error={faults.phone}
+        maxLength={40}
+      />
       <Field
         label="Email"
         inputMode="email"
@@ -103,14 +146,32 @@ function Edit({ customer, onDone }: { customer: Customer; onDone: () => void }) 
         error={faults.email}
         maxLength={254}
       />
-      <Field label="Street and number" value={place.street} onChangeText={(street) => setPlace({ ...place, street, latitude: null, longitude: null })} maxLength={200} />
+      <Field
+        label="Street and number"
+        value={place.street}
+        onChangeText={(street) => setPlace({ ...place, street, latitude: null, longitude: null })}
+        maxLength={200}
+      />
       <Field label="Town" value={place.town} onChangeText={(town) => setPlace({ ...place, town })} maxLength={100} />
-      <Field label="State" value={place.region} onChangeText={(region) => setPlace({ ...place, region })} maxLength={40} />
-      <Field label="Postcode" value={place.postcode} onChangeText={(postcode) => setPlace({ ...place, postcode })} maxLength={20} />
+      <Field
+        label="State"
+        value={place.region}
+        onChangeText={(region) => setPlace({ ...place, region })}
+        maxLength={40}
+      />
+      <Field
+        label="Postcode"
+        value={place.postcode}
+        onChangeText={(postcode) => setPlace({ ...place, postcode })}
+        maxLength={20}
+      />
       {fault ? <Notice text={errorWords(fault)} /> : null}
       <Button label="Save" onPress={() => void save()} />
     </View>
   );
 }
 
-const styles = StyleSheet.create({ links: { flexDirection: "row", flexWrap: "wrap", columnGap: SPACE.s }, edit: { gap: SPACE.m } });
+const styles = StyleSheet.create({
+  links: { flexDirection: "row", flexWrap: "wrap", columnGap: SPACE.s },
+  edit: { gap: SPACE.m },
+});

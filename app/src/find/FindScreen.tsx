@@ -24,17 +24,35 @@ export function FindScreen() {
   const input = useRef<TextInput>(null);
   const [typed, setTyped] = useState("");
   const query = useDeferredValue(typed.trim());
-  const { data, error, refetch } = useQuery({ queryKey: ["search", query], queryFn: () => call(routes.search, { query: { q: query } }), enabled: query.length > 0 });
+  const { data, error, refetch } = useQuery({
+    queryKey: ["search", query],
+    queryFn: () => call(routes.search, { query: { q: query } }),
+    enabled: query.length > 0,
+  });
   useEffect(() => input.current?.focus(), []);
   const isEmpty = data !== undefined && data.customers.length + data.workOrders.length === 0;
   return (
     <Screen title="Find">
       <Heading level={1}>Find</Heading>
-      <Field ref={input} label="Name, phone, plate, VIN or number" value={typed} onChangeText={setTyped} maxLength={500} autoComplete="off" />
+      <Field
+        ref={input}
+        label="Name, phone, plate, VIN or number"
+        value={typed}
+        onChangeText={setTyped}
+        maxLength={500}
+        autoComplete="off"
+      />
       {query === "" ? <Words tone="muted">A few letters or digits are enough.</Words> : null}
-      {error && query !== "" ? <Notice text={errorWords(error)} action={{ label: "Try again", onPress: () => void refetch() }} /> : null}
+      {error && query !== "" ? (
+        <Notice text={errorWords(error)} action={{ label: "Try again", onPress: () => void refetch() }} />
+      ) : null}
       {query !== "" && !data && !error ? <Waiting label="Searching" rows={3} /> : null}
-      {query !== "" && isEmpty ? <Notice kind="note" text={`Nothing here matches “${query}”. Try the phone or the plate, or write it down as a new work order.`} /> : null}
+      {query !== "" && isEmpty ? (
+        <Notice
+          kind="note"
+          text={`Nothing here matches “${query}”. Try the phone or the plate, or write it down as a new work order.`}
+        />
+      ) : null}
       {query !== "" && data && data.customers.length > 0 ? (
         <View role="list" aria-label="Customers">
           {data.customers.map(({ customer, vehicles }) => (
@@ -49,7 +67,10 @@ export function FindScreen() {
                   {customer.name}
                 </Words>
                 <Words size="small" tone="muted" figures>
-                  {[customer.phone ? showPhone(customer.phone) : null, ...vehicles.map((vehicle) => [showVehicle(vehicle), vehicle.plate].filter(Boolean).join(" "))]
+                  {[
+                    customer.phone ? showPhone(customer.phone) : null,
+                    ...vehicles.map((vehicle) => [showVehicle(vehicle), vehicle.plate].filter(Boolean).join(" ")),
+                  ]
                     .filter(Boolean)
                     .join(" · ")}
                 </Words>

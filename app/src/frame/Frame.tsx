@@ -47,7 +47,11 @@ function Bar({ path, isWide }: { path: string; isWide: boolean }) {
   const colors = useColors();
   const router = useRouter();
   return (
-    <View role="navigation" aria-label="Places" style={[isWide ? styles.rail : styles.bar, { borderColor: colors.hairline }]}>
+    <View
+      role="navigation"
+      aria-label="Places"
+      style={[isWide ? styles.rail : styles.bar, { borderColor: colors.hairline }]}
+    >
       {PLACES.map(({ href, label, icon: Icon }) => {
         const isHere = path === href;
         return (

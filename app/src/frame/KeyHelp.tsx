@@ -12,7 +12,12 @@ export function KeyHelp({ onClose }: { onClose: () => void }) {
   const colors = useColors();
   useHotkeys("escape", onClose);
   return (
-    <View role="dialog" aria-label="Keys" aria-modal style={[styles.sheet, { backgroundColor: colors.paper, borderColor: colors.ink }]}>
+    <View
+      role="dialog"
+      aria-label="Keys"
+      aria-modal
+      style={[styles.sheet, { backgroundColor: colors.paper, borderColor: colors.ink }]}
+    >
       <Heading level={2}>Keys</Heading>
       {KEYS.map(({ key, does }) => (
         <View key={key} style={styles.row}>
@@ -28,7 +33,16 @@ export function KeyHelp({ onClose }: { onClose: () => void }) {
 }
 
 const styles = StyleSheet.create({
-  sheet: { position: "absolute", right: SPACE.xl, bottom: SPACE.xl, borderWidth: 1.5, borderRadius: 4, padding: SPACE.xl, gap: SPACE.s, minWidth: 300 },
+  sheet: {
+    position: "absolute",
+    right: SPACE.xl,
+    bottom: SPACE.xl,
+    borderWidth: 1.5,
+    borderRadius: 4,
+    padding: SPACE.xl,
+    gap: SPACE.s,
+    minWidth: 300,
+  },
   row: { flexDirection: "row", gap: SPACE.l },
   key: { width: 24 },
 });

@@ -34,10 +34,31 @@ export function CallerForm({ business, faults }: { business: BusinessView; fault
   const streets = streetsLike(draft.street, business.settings.streets);
   return (
     <View style={styles.list}>
-      <Field label="Name or business" value={draft.name} onChangeText={(name) => change({ name })} error={faults.name} maxLength={300} autoComplete="off" />
-      <Field label="Phone" inputMode="tel" value={draft.phone} onChangeText={(phone) => change({ phone })} error={faults.phone} maxLength={40} autoComplete="off" />
+      <Field
+        label="Name or business"
+        value={draft.name}
+        onChangeText={(name) => change({ name })}
+        error={faults.name}
+        maxLength={300}
+        autoComplete="off"
+      />
+      <Field
+        label="Phone"
+        inputMode="tel"
+        value={draft.phone}
+        onChangeText={(phone) => change({ phone })}
+        error={faults.phone}
+        maxLength={40}
+        autoComplete="off"
+      />
       <Matches />
-      <Field label="Street and number" value={draft.street} onChangeText={(street) => change({ street, latitude: null, longitude: null })} maxLength={200} autoComplete="off" />
+      <Field
+        label="Street and number"
+        value={draft.street}
+        onChangeText={(street) => change({ street, latitude: null, longitude: null })}
+        maxLength={200}
+        autoComplete="off"
+      />
       {streets.length > 0 ? (
         <View style={styles.chips}>
           {streets.map(({ address, street }) => (
@@ -45,15 +66,37 @@ export function CallerForm({ business, faults }: { business: BusinessView; fault
               key={street.name}
               label={`${address}, ${street.town}`}
               onPress={() =>
-                change({ street: address, town: street.town, region: street.region, postcode: street.postcode, latitude: street.latitude, longitude: street.longitude })
+                change({
+                  street: address,
+                  town: street.town,
+                  region: street.region,
+                  postcode: street.postcode,
+                  latitude: street.latitude,
+                  longitude: street.longitude,
+                })
               }
             />
           ))}
         </View>
       ) : null}
       <View style={styles.row}>
-        <Field label="Town" value={draft.town} onChangeText={(town) => change({ town })} style={styles.wide} maxLength={100} autoComplete="off" />
-        <Field label="State" value={draft.region} onChangeText={(region) => change({ region })} style={styles.grow} maxLength={40} autoCapitalize="characters" autoComplete="off" />
+        <Field
+          label="Town"
+          value={draft.town}
+          onChangeText={(town) => change({ town })}
+          style={styles.wide}
+          maxLength={100}
+          autoComplete="off"
+        />
+        <Field
+          label="State"
+          value={draft.region}
+          onChangeText={(region) => change({ region })}
+          style={styles.grow}
+          maxLength={40}
+          autoCapitalize="characters"
+          autoComplete="off"
+        />
         <Field
           label="Postcode"
           inputMode="numeric"
@@ -97,10 +140,18 @@ function Matches() {
         <View key={customer.id} role="listitem">
           <Press
             label={`Known: ${customer.name}`}
-            onPress={() => change({ known: customer, car: vehicles.length === 1 && vehicles[0] ? { kind: "kept", vehicle: vehicles[0] } : null })}
+            onPress={() =>
+              change({
+                known: customer,
+                car: vehicles.length === 1 && vehicles[0] ? { kind: "kept", vehicle: vehicles[0] } : null,
+              })
+            }
             style={[styles.match, { borderColor: colors.hairline }]}
           >
-            <Words strong tone="petrol">{`${customer.name}${customer.phone ? `, ${showPhone(customer.phone)}` : ""}`}</Words>
+            <Words
+              strong
+              tone="petrol"
+            >{`${customer.name}${customer.phone ? `, ${showPhone(customer.phone)}` : ""}`}</Words>
             <Words size="small" tone="muted">
               {vehicles.map(showVehicle).join(", ")}
             </Words>

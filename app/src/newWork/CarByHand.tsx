@@ -55,7 +55,13 @@ export function CarByHand({ business }: { business: BusinessView }) {
         maxLength={80}
         autoComplete="off"
       />
-      <Field label="Model or what it is" value={draft.model} onChangeText={(model) => change({ model })} maxLength={120} autoComplete="off" />
+      <Field
+        label="Model or what it is"
+        value={draft.model}
+        onChangeText={(model) => change({ model })}
+        maxLength={120}
+        autoComplete="off"
+      />
       <Button label="Yes, this one" onPress={confirm} testID="confirm-hand" />
     </View>
   );

@@ -17,7 +17,9 @@ export function CarByPlate({ business }: { business: BusinessView }) {
   const { draft, change } = useDraft();
   const [home = ""] = business.settings.regions;
   const region = draft.plateRegion || home;
-  const lookUp = useMutation({ mutationFn: () => call(routes.lookUpPlate, { params: { region, plate: draft.plate.trim() } }) });
+  const lookUp = useMutation({
+    mutationFn: () => call(routes.lookUpPlate, { params: { region, plate: draft.plate.trim() } }),
+  });
   const isTyped = draft.plate.trim() !== "";
   return (
     <View style={styles.list}>
@@ -45,11 +47,21 @@ export function CarByPlate({ business }: { business: BusinessView }) {
       />
       {lookUp.error ? <Notice text={errorWords(lookUp.error)} /> : null}
       {lookUp.data?.known ? <ConfirmKnown {...lookUp.data.known} /> : null}
-      {lookUp.data && lookUp.data.guesses.length > 1 ? <Words>Two cars have this plate. Which one stands there?</Words> : null}
+      {lookUp.data && lookUp.data.guesses.length > 1 ? (
+        <Words>Two cars have this plate. Which one stands there?</Words>
+      ) : null}
       {lookUp.data?.guesses.map((guess) => (
         <ConfirmGuess key={guess.vin ?? "unknown"} guess={guess} />
       ))}
-      {lookUp.data ? null : <Button label="Look up the plate" busy={lookUp.isPending} disabled={!isTyped} onPress={() => lookUp.mutate()} testID="look-up-plate" />}
+      {lookUp.data ? null : (
+        <Button
+          label="Look up the plate"
+          busy={lookUp.isPending}
+          disabled={!isTyped}
+          onPress={() => lookUp.mutate()}
+          testID="look-up-plate"
+        />
+      )}
     </View>
   );
 }

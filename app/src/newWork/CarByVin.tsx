@@ -18,11 +18,20 @@ export function CarByVin() {
   const { draft, change } = useDraft();
   const vin = draft.vin.replace(/[\s-]/g, "").toUpperCase();
   const isWhole = vin.length >= VIN_LENGTH;
-  const { data, error, refetch } = useQuery({ queryKey: ["vin", vin], queryFn: () => call(routes.decodeVin, { params: { vin } }), enabled: isWhole, staleTime: Infinity });
+  const { data, error, refetch } = useQuery({
+    queryKey: ["vin", vin],
+    queryFn: () => call(routes.decodeVin, { params: { vin } }),
+    enabled: isWhole,
+    staleTime: Infinity,
+  });
   const shown = isWhole ? data : undefined;
   const problems = shown?.report.problems ?? [];
-  const isReadable = shown !== undefined && !problems.some(({ code }) => code === "wrong-length" || code === "illegal-character");
-  const plate = draft.plate.trim() === "" || draft.plateRegion === "" ? null : { plate: draft.plate.trim(), region: draft.plateRegion };
+  const isReadable =
+    shown !== undefined && !problems.some(({ code }) => code === "wrong-length" || code === "illegal-character");
+  const plate =
+    draft.plate.trim() === "" || draft.plateRegion === ""
+      ? null
+      : { plate: draft.plate.trim(), region: draft.plateRegion };
   return (
     <View style={styles.list}>
       <Field
@@ -35,7 +44,9 @@ export function CarByVin() {
         hint={`${vin.length} of ${VIN_LENGTH} characters`}
         autoComplete="off"
       />
-      {isWhole && error ? <Notice text={errorWords(error)} action={{ label: "Try again", onPress: () => void refetch() }} /> : null}
+      {isWhole && error ? (
+        <Notice text={errorWords(error)} action={{ label: "Try again", onPress: () => void refetch() }} />
+      ) : null}
       {problems.map((problem) => (
         <Notice
           key={`${problem.code}${problem.position ?? ""}`}
@@ -57,7 +68,10 @@ export function CarByVin() {
       ) : null}
       {shown?.known ? <ConfirmKnown {...shown.known} /> : null}
       {isReadable && !shown.known ? (
-        <ConfirmGuess guess={{ ...shown.guess, ...plate }} words={problems.some(({ code }) => code === "check-digit") ? "Keep it as typed" : "Yes, this one"} />
+        <ConfirmGuess
+          guess={{ ...shown.guess, ...plate }}
+          words={problems.some(({ code }) => code === "check-digit") ? "Keep it as typed" : "Yes, this one"}
+        />
       ) : null}
     </View>
   );

@@ -24,7 +24,11 @@ const WAYS: readonly { value: CarWay; label: string }[] = [
 export function CarForm({ business, fault }: { business: BusinessView; fault: string | undefined }) {
   const { draft, change } = useDraft();
   const owner = draft.known?.id;
-  const { data } = useQuery({ queryKey: ["customer", owner], queryFn: () => call(routes.getCustomer, { params: { id: owner ?? "" } }), enabled: owner !== undefined });
+  const { data } = useQuery({
+    queryKey: ["customer", owner],
+    queryFn: () => call(routes.getCustomer, { params: { id: owner ?? "" } }),
+    enabled: owner !== undefined,
+  });
   if (draft.car) {
     const car = draft.car.kind === "kept" ? draft.car.vehicle : draft.car.guess;
     return (
@@ -41,9 +45,19 @@ export function CarForm({ business, fault }: { business: BusinessView; fault: st
     <View style={styles.list}>
       {fault ? <Notice text={fault} /> : null}
       {data?.vehicles.map((vehicle) => (
-        <Button key={vehicle.id} label={`${showVehicle(vehicle)}, ${vehicle.plate ?? "no plate"}`} onPress={() => change({ car: { kind: "kept", vehicle } })} />
+        <Button
+          key={vehicle.id}
+          label={`${showVehicle(vehicle)}, ${vehicle.plate ?? "no plate"}`}
+          onPress={() => change({ car: { kind: "kept", vehicle } })}
+        />
       ))}
-      <Choices even label="How to find the car" options={WAYS} value={draft.carWay} onChoose={(carWay) => change({ carWay })} />
+      <Choices
+        even
+        label="How to find the car"
+        options={WAYS}
+        value={draft.carWay}
+        onChoose={(carWay) => change({ carWay })}
+      />
       {draft.carWay === "plate" ? <CarByPlate business={business} /> : null}
       {draft.carWay === "vin" ? <CarByVin /> : null}
       {draft.carWay === "hand" ? <CarByHand business={business} /> : null}

@@ -28,7 +28,9 @@ export function ConcernPicker({ phrases, picked, onChange }: ConcernPickerProps)
   const [showsAll, setShowsAll] = useState(false);
   const wanted = typed.trim().toLowerCase();
   const fitting = phrases.filter(({ text, area }) => wanted === "" || `${text} ${area}`.toLowerCase().includes(wanted));
-  const shown = fitting.filter(({ id }, index) => showsAll || index < FIRST_SHOWN || picked.some(({ phraseId }) => phraseId === id));
+  const shown = fitting.filter(
+    ({ id }, index) => showsAll || index < FIRST_SHOWN || picked.some(({ phraseId }) => phraseId === id),
+  );
   const toggle = ({ id, text, kind }: ConcernPhrase): void => {
     const isPicked = picked.some(({ phraseId }) => phraseId === id);
     onChange(isPicked ? picked.filter(({ phraseId }) => phraseId !== id) : [...picked, { text, kind, phraseId: id }]);
@@ -59,13 +61,21 @@ export function ConcernPicker({ phrases, picked, onChange }: ConcernPickerProps)
               label={phrase.text}
               aria-checked={isPicked}
               onPress={() => toggle(phrase)}
-              style={[styles.chip, { borderColor: isPicked ? colors.petrol : colors.muted, backgroundColor: isPicked ? colors.petrol : colors.paper }]}
+              style={[
+                styles.chip,
+                {
+                  borderColor: isPicked ? colors.petrol : colors.muted,
+                  backgroundColor: isPicked ? colors.petrol : colors.paper,
+                },
+              ]}
             >
               <Words tone={isPicked ? "onPetrol" : "ink"}>{phrase.text}</Words>
             </Press>
           );
         })}
-        {shown.length < fitting.length ? <Button kind="quiet" label={`${fitting.length - shown.length} more`} onPress={() => setShowsAll(true)} /> : null}
+        {shown.length < fitting.length ? (
+          <Button kind="quiet" label={`${fitting.length - shown.length} more`} onPress={() => setShowsAll(true)} />
+        ) : null}
       </View>
       {picked
         .filter(({ phraseId }) => phraseId === null)

@@ -31,7 +31,10 @@ export function ConfirmGuess({ guess, words = "Yes, this one" }: { guess: Vehicl
 /** A car we keep already: whose it is, and going on for them. */
 export function ConfirmKnown({ vehicle, customerName }: { vehicle: Vehicle; customerName: string }) {
   const { draft, change } = useDraft();
-  const { data } = useQuery({ queryKey: ["customer", vehicle.customerId], queryFn: () => call(routes.getCustomer, { params: { id: vehicle.customerId } }) });
+  const { data } = useQuery({
+    queryKey: ["customer", vehicle.customerId],
+    queryFn: () => call(routes.getCustomer, { params: { id: vehicle.customerId } }),
+  });
   const isCallers = draft.known?.id === vehicle.customerId;
   return (
     <View style={styles.plain}>
@@ -48,4 +51,7 @@ export function ConfirmKnown({ vehicle, customerName }: { vehicle: Vehicle; cust
   );
 }
 
-const styles = StyleSheet.create({ box: { borderLeftWidth: 4, paddingLeft: SPACE.m, gap: SPACE.s }, plain: { gap: SPACE.s } });
+const styles = StyleSheet.create({
+  box: { borderLeftWidth: 4, paddingLeft: SPACE.m, gap: SPACE.s },
+  plain: { gap: SPACE.s },
+});

@@ -59,7 +59,9 @@ export function NewWork() {
       setBusy(false);
     }
   };
-  const label = draft.slot ? `Open and book ${draft.slot.dayName}, ${showTime(draft.slot.startsAt, business.timeZone)}` : "Open work order";
+  const label = draft.slot
+    ? `Open and book ${draft.slot.dayName}, ${showTime(draft.slot.startsAt, business.timeZone)}`
+    : "Open work order";
   const foot = (
     <>
       {fault ? <Notice text={fault} /> : null}
@@ -87,7 +89,11 @@ export function NewWork() {
           <Heading level={2}>Who calls</Heading>
           <CallerForm business={business} faults={faults} />
           <Heading level={2}>What for</Heading>
-          <ConcernPicker phrases={business.settings.concerns} picked={draft.concerns} onChange={(concerns) => change({ concerns })} />
+          <ConcernPicker
+            phrases={business.settings.concerns}
+            picked={draft.concerns}
+            onChange={(concerns) => change({ concerns })}
+          />
         </View>
         <View style={[styles.part, isWide && styles.column]}>
           <Heading level={2}>Which car</Heading>
@@ -95,7 +101,11 @@ export function NewWork() {
           <Heading level={2}>When</Heading>
           {isBooking ? (
             <>
-              <SlotPicker business={business} slot={draft.slot} onChange={(slot) => change({ slot, bookCommandId: uuid() })} />
+              <SlotPicker
+                business={business}
+                slot={draft.slot}
+                onChange={(slot) => change({ slot, bookCommandId: uuid() })}
+              />
               <Button
                 kind="quiet"
                 label="No visit yet, only a price"

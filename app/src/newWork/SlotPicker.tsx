@@ -22,7 +22,15 @@ const USUAL_MINUTES = 60;
 const EVENING_STARTS = [18 * 60, 19 * 60, 20 * 60];
 
 /** Day, length, who, and the times at which that van is free. */
-export function SlotPicker({ business, slot, onChange }: { business: BusinessView; slot: Slot | null; onChange: (slot: Slot) => void }) {
+export function SlotPicker({
+  business,
+  slot,
+  onChange,
+}: {
+  business: BusinessView;
+  slot: Slot | null;
+  onChange: (slot: Slot) => void;
+}) {
   const today = useToday();
   const now = useNow();
   const { me } = useMe();
@@ -32,15 +40,32 @@ export function SlotPicker({ business, slot, onChange }: { business: BusinessVie
   const [mechanicId, setMechanicId] = useState(mechanics.find(({ id }) => id === me?.id)?.id ?? mechanics[0]?.id ?? "");
   const { data } = useDay(day);
   const free = freeStarts(data?.visits ?? [], mechanicId, day, minutes, business.timeZone, now);
-  const evening = EVENING_STARTS.map((minute) => instantAt(day, minute, business.timeZone)).filter((start) => start >= now);
+  const evening = EVENING_STARTS.map((minute) => instantAt(day, minute, business.timeZone)).filter(
+    (start) => start >= now,
+  );
   const days = Array.from({ length: DAYS_SHOWN }, (_, index) => addDays(today, index));
   const choose = (startsAt: string): void =>
-    onChange({ mechanicId, startsAt, endsAt: new Date(Date.parse(startsAt) + minutes * 60_000).toISOString(), dayName: showDay(day, today).split(",")[0] ?? day });
+    onChange({
+      mechanicId,
+      startsAt,
+      endsAt: new Date(Date.parse(startsAt) + minutes * 60_000).toISOString(),
+      dayName: showDay(day, today).split(",")[0] ?? day,
+    });
   return (
     <View style={styles.list}>
-      <Choices label="Day" options={days.map((value) => ({ value, label: shortDay(value, today) }))} value={day} onChoose={setDay} />
+      <Choices
+        label="Day"
+        options={days.map((value) => ({ value, label: shortDay(value, today) }))}
+        value={day}
+        onChoose={setDay}
+      />
       {mechanics.length > 1 ? (
-        <Choices label="Mechanic" options={mechanics.map(({ id, name }) => ({ value: id, label: name }))} value={mechanicId} onChoose={setMechanicId} />
+        <Choices
+          label="Mechanic"
+          options={mechanics.map(({ id, name }) => ({ value: id, label: name }))}
+          value={mechanicId}
+          onChoose={setMechanicId}
+        />
       ) : null}
       <Choices
         label="Minutes"
@@ -48,10 +73,15 @@ export function SlotPicker({ business, slot, onChange }: { business: BusinessVie
         value={String(minutes)}
         onChoose={(value) => setMinutes(Number(value))}
       />
-      {free.length === 0 ? <Words tone="muted">No time is free in working hours on this day; after hours:</Words> : null}
+      {free.length === 0 ? (
+        <Words tone="muted">No time is free in working hours on this day; after hours:</Words>
+      ) : null}
       <Choices
         label="Start"
-        options={(free.length > 0 ? free : evening).map((value) => ({ value, label: value === now ? "Right now" : showTime(value, business.timeZone) }))}
+        options={(free.length > 0 ? free : evening).map((value) => ({
+          value,
+          label: value === now ? "Right now" : showTime(value, business.timeZone),
+        }))}
         value={slot?.startsAt ?? null}
         onChoose={choose}
         testID="slot-start"

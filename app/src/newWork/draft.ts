@@ -77,8 +77,15 @@ interface DraftStore {
 }
 
 export const useDraft = create<DraftStore>()(
-  persist((set) => ({ draft: emptyDraft(), change: (part) => set((state) => ({ draft: { ...state.draft, ...part } })), clear: () => set({ draft: emptyDraft() }) }), {
-    name: "mechanon-new-work",
-    version: 1,
-  }),
+  persist(
+    (set) => ({
+      draft: emptyDraft(),
+      change: (part) => set((state) => ({ draft: { ...state.draft, ...part } })),
+      clear: () => set({ draft: emptyDraft() }),
+    }),
+    {
+      name: "mechanon-new-work",
+      version: 1,
+    },
+  ),
 );

@@ -12,7 +12,14 @@ const GRID_MINUTES = 30;
  * @param now - ISO instant; starts before it are left out.
  * @returns ISO instants, earliest first.
  */
-export function freeStarts(visits: readonly DayVisit[], mechanicId: string, day: string, minutes: number, zone: string, now: string): string[] {
+export function freeStarts(
+  visits: readonly DayVisit[],
+  mechanicId: string,
+  day: string,
+  minutes: number,
+  zone: string,
+  now: string,
+): string[] {
   const taken = visits
     .filter(({ visit }) => visit.mechanicId === mechanicId && visit.leftAt === null)
     .map(({ visit }) => [Date.parse(visit.startsAt), Date.parse(visit.endsAt)] as const);

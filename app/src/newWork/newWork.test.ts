@@ -29,7 +29,9 @@ describe("free times", () => {
 
 describe("streets", () => {
   it("are found by their first letters, the number kept", () => {
-    expect(streetsLike("18b her", SETTINGS_SAMPLE.streets).map(({ address }) => address)).toEqual(["18b Heron Landing"]);
+    expect(streetsLike("18b her", SETTINGS_SAMPLE.streets).map(({ address }) => address)).toEqual([
+      "18b Heron Landing",
+    ]);
     expect(streetsLike("h", SETTINGS_SAMPLE.streets)).toEqual([]);
     expect(streetsLike("7 Heron Landing", SETTINGS_SAMPLE.streets)).toEqual([]);
   });
@@ -37,7 +39,18 @@ describe("streets", () => {
 
 describe("a draft", () => {
   const draft = { ...useDraft.getState().draft, name: "Ottilie Brandt" };
-  const guess = { vin: null, plate: null, region: null, year: 2006, make: "Shoreline", model: "boat trailer", trim: null, engine: null, drive: null, color: null };
+  const guess = {
+    vin: null,
+    plate: null,
+    region: null,
+    year: 2006,
+    make: "Shoreline",
+    model: "boat trailer",
+    trim: null,
+    engine: null,
+    drive: null,
+    color: null,
+  };
   it("needs a name and a confirmed car, and tells what does not fit where", () => {
     expect(readDraft({ ...draft, name: " ", phone: "12", email: "x@" }).faults).toEqual({
       name: "a name is needed",
@@ -48,9 +61,16 @@ describe("a draft", () => {
   });
   it("sends only what is not kept yet, with ids of its own", () => {
     const read = readDraft({ ...draft, car: { kind: "new", guess } });
-    expect(read.bodies).toMatchObject({ customer: { id: draft.customerId, place: null }, vehicle: { id: draft.vehicleId, customerId: draft.customerId, make: "Shoreline" } });
+    expect(read.bodies).toMatchObject({
+      customer: { id: draft.customerId, place: null },
+      vehicle: { id: draft.vehicleId, customerId: draft.customerId, make: "Shoreline" },
+    });
     const known = { id: "c", name: "Known", phone: null, email: null, place: null, taxExempt: false, version: 1 };
-    const kept = readDraft({ ...draft, known, car: { kind: "kept", vehicle: { ...guess, id: "v", customerId: "c", version: 1 } } });
+    const kept = readDraft({
+      ...draft,
+      known,
+      car: { kind: "kept", vehicle: { ...guess, id: "v", customerId: "c", version: 1 } },
+    });
     expect(kept.bodies).toMatchObject({ customer: null, vehicle: null, customerId: "c", vehicleId: "v" });
   });
   it("starts anew with new ids", () => {

@@ -20,7 +20,9 @@ export function readDraft(draft: Draft): { bodies: DraftBodies; faults: null } |
   const faults: DraftFaults = {};
   const place = placeOf(draft);
   const customerId = draft.known?.id ?? draft.customerId;
-  const customer = draft.known ? null : { id: customerId, name: draft.name, phone: draft.phone, email: draft.email, place };
+  const customer = draft.known
+    ? null
+    : { id: customerId, name: draft.name, phone: draft.phone, email: draft.email, place };
   if (customer) {
     const parsed = customerBody.safeParse(customer);
     for (const issue of parsed.error?.issues ?? []) {
@@ -32,7 +34,13 @@ export function readDraft(draft: Draft): { bodies: DraftBodies; faults: null } |
   if (Object.keys(faults).length > 0 || !draft.car) return { bodies: null, faults };
   const vehicle = draft.car.kind === "kept" ? null : { id: draft.vehicleId, customerId, ...draft.car.guess };
   return {
-    bodies: { customer, vehicle, customerId, vehicleId: draft.car.kind === "kept" ? draft.car.vehicle.id : draft.vehicleId, place: draft.known?.place ?? place },
+    bodies: {
+      customer,
+      vehicle,
+      customerId,
+      vehicleId: draft.car.kind === "kept" ? draft.car.vehicle.id : draft.vehicleId,
+      place: draft.known?.place ?? place,
+    },
     faults: null,
   };
 }

@@ -39,8 +39,20 @@ export async function saveDraft(draft: Draft, bodies: DraftBodies, allowOverlap:
   if (opened.workOrder) keepView(opened.workOrder);
   if (!draft.slot) return null;
   const { mechanicId, startsAt, endsAt } = draft.slot;
-  const command = { type: "bookVisit" as const, workOrderIds: [workOrderId], mechanicId, place: bodies.place ?? nowhere(), startsAt, endsAt, note: "", allowOverlap };
-  const booked = await call(routes.sendVisitCommands, { params: { id: visitId }, body: { commands: [{ id: allowOverlap ? uuid() : draft.bookCommandId, at, command }] } });
+  const command = {
+    type: "bookVisit" as const,
+    workOrderIds: [workOrderId],
+    mechanicId,
+    place: bodies.place ?? nowhere(),
+    startsAt,
+    endsAt,
+    note: "",
+    allowOverlap,
+  };
+  const booked = await call(routes.sendVisitCommands, {
+    params: { id: visitId },
+    body: { commands: [{ id: allowOverlap ? uuid() : draft.bookCommandId, at, command }] },
+  });
   const refusal = booked.outcomes[0]?.refusal ?? null;
   if (refusal !== null) return refusal;
   keepView(await call(routes.getWorkOrder, { params: { id: workOrderId } }));

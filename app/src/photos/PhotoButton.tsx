@@ -15,7 +15,9 @@ export function PhotoButton({ workOrderId, pointId, title }: { workOrderId: stri
     event.target.value = "";
     if (!file) return;
     const small = await shrinkPhoto(file);
-    setFault(small ? null : `${file.name} is no picture this device can read. Take the photo again or pick another file.`);
+    setFault(
+      small ? null : `${file.name} is no picture this device can read. Take the photo again or pick another file.`,
+    );
     if (small) await attachPhoto(workOrderId, pointId, small);
   };
   return (

@@ -21,7 +21,12 @@ function Photo({ id, label }: { id: string; label: string }) {
   const blob = useSync((state) => state.photos.find((photo) => photo.id === id)?.blob);
   const local = useMemo(() => (blob ? URL.createObjectURL(blob) : null), [blob]);
   useEffect(() => () => (local ? URL.revokeObjectURL(local) : undefined), [local]);
-  return <Image source={{ uri: local ?? `/api/photos/${id}` }} alt={label} accessibilityLabel={label} style={styles.photo} />;
+  return (
+    <Image source={{ uri: local ?? `/api/photos/${id}` }} alt={label} accessibilityLabel={label} style={styles.photo} />
+  );
 }
 
-const styles = StyleSheet.create({ strip: { flexDirection: "row", flexWrap: "wrap", gap: SPACE.s }, photo: { width: SIDE, height: SIDE, borderRadius: 4 } });
+const styles = StyleSheet.create({
+  strip: { flexDirection: "row", flexWrap: "wrap", gap: SPACE.s },
+  photo: { width: SIDE, height: SIDE, borderRadius: 4 },
+});

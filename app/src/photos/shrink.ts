@@ -9,7 +9,10 @@ export async function shrinkPhoto(file: Blob): Promise<Blob | null> {
   const picture = await createImageBitmap(file).catch(() => null);
   if (!picture) return null;
   const scale = Math.min(1, LONGEST_SIDE / Math.max(picture.width, picture.height));
-  const canvas = new OffscreenCanvas(Math.max(1, Math.round(picture.width * scale)), Math.max(1, Math.round(picture.height * scale)));
+  const canvas = new OffscreenCanvas(
+    Math.max(1, Math.round(picture.width * scale)),
+    Math.max(1, Math.round(picture.height * scale)),
+  );
   canvas.getContext("2d")?.drawImage(picture, 0, 0, canvas.width, canvas.height);
   picture.close();
   return canvas.convertToBlob({ type: "image/jpeg", quality: JPEG_QUALITY });

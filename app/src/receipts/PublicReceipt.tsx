@@ -12,12 +12,23 @@ import { ReceiptPaper } from "./ReceiptPaper";
 
 /** The receipt a customer opens from a text, without signing in. */
 export function PublicReceipt({ token }: { token: string }) {
-  const { data, error, refetch } = useQuery({ queryKey: ["publicReceipt", token], queryFn: () => call(routes.openReceipt, { params: { token } }) });
+  const { data, error, refetch } = useQuery({
+    queryKey: ["publicReceipt", token],
+    queryFn: () => call(routes.openReceipt, { params: { token } }),
+  });
   return (
     <Screen
       measured
       title="Receipt"
-      foot={data ? <Button icon={FileText} label="Open as PDF" onPress={() => void Linking.openURL(addressOf(routes.openReceiptPdf.path, { token }))} /> : undefined}
+      foot={
+        data ? (
+          <Button
+            icon={FileText}
+            label="Open as PDF"
+            onPress={() => void Linking.openURL(addressOf(routes.openReceiptPdf.path, { token }))}
+          />
+        ) : undefined
+      }
     >
       {data ? (
         <ReceiptPaper receipt={data} />

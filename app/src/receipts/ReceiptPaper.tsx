@@ -17,7 +17,12 @@ export function ReceiptPaper({ receipt }: { receipt: ReceiptView }) {
       <Words tone="muted">{`${receipt.business.street} · ${showPhone(receipt.business.phone)}`}</Words>
       <Heading level={2}>{`Receipt ${receipt.number}`}</Heading>
       <Words>
-        {[receipt.customerName, receipt.vehicleName, receipt.plate, receipt.odometerMiles === null ? null : `${receipt.odometerMiles.toLocaleString("en-US")} miles`]
+        {[
+          receipt.customerName,
+          receipt.vehicleName,
+          receipt.plate,
+          receipt.odometerMiles === null ? null : `${receipt.odometerMiles.toLocaleString("en-US")} miles`,
+        ]
           .filter(Boolean)
           .join(" · ")}
       </Words>
@@ -25,7 +30,12 @@ export function ReceiptPaper({ receipt }: { receipt: ReceiptView }) {
         <View key={index} style={styles.job}>
           <Row strong left={job.title} right={showMoney(job.totalCents)} />
           {job.lines.map((line, lineIndex) => (
-            <Row key={lineIndex} tone="muted" left={`${line.quantity} × ${line.description}`} right={showMoney(line.netCents)} />
+            <Row
+              key={lineIndex}
+              tone="muted"
+              left={`${line.quantity} × ${line.description}`}
+              right={showMoney(line.netCents)}
+            />
           ))}
         </View>
       ))}
@@ -36,9 +46,18 @@ export function ReceiptPaper({ receipt }: { receipt: ReceiptView }) {
         ))}
         <Row strong rule left="Total" right={showMoney(receipt.totalCents)} />
         {receipt.payments.map((payment, index) => (
-          <Row key={index} left={paymentWords(payment, receipt.business.timeZone)} right={showMoney(-payment.amountCents)} />
+          <Row
+            key={index}
+            left={paymentWords(payment, receipt.business.timeZone)}
+            right={showMoney(-payment.amountCents)}
+          />
         ))}
-        <Row strong rule left={receipt.dueCents === 0 && receipt.paidCents > 0 ? "Paid in full" : "Still owed"} right={showMoney(receipt.dueCents)} />
+        <Row
+          strong
+          rule
+          left={receipt.dueCents === 0 && receipt.paidCents > 0 ? "Paid in full" : "Still owed"}
+          right={showMoney(receipt.dueCents)}
+        />
       </View>
       {receipt.notDone.map(({ title, answer }) => (
         <Words key={title} tone="muted">{`${answer === "later" ? "Put off" : "Declined"}: ${title}`}</Words>
@@ -75,7 +94,10 @@ function Signed({ signature: { name, strokes } }: { signature: { name: string; s
 }
 
 function pairs(stroke: readonly number[]): [number, number][] {
-  return Array.from({ length: Math.floor(stroke.length / 2) }, (_, index) => [stroke[2 * index] ?? 0, stroke[2 * index + 1] ?? 0]);
+  return Array.from({ length: Math.floor(stroke.length / 2) }, (_, index) => [
+    stroke[2 * index] ?? 0,
+    stroke[2 * index + 1] ?? 0,
+  ]);
 }
 
 const styles = StyleSheet.create({ paper: { gap: SPACE.m, maxWidth: 640, width: "100%" }, job: { gap: SPACE.xs } });

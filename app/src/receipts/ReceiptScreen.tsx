@@ -24,7 +24,10 @@ export function ReceiptScreen({ id }: { id: string }) {
   const router = useRouter();
   const business = useBusiness();
   const { view } = useWorkOrder(id);
-  const { data, error, refetch } = useQuery({ queryKey: ["receipt", id, view?.revision], queryFn: () => call(routes.getReceipt, { params: { id } }) });
+  const { data, error, refetch } = useQuery({
+    queryKey: ["receipt", id, view?.revision],
+    queryFn: () => call(routes.getReceipt, { params: { id } }),
+  });
   const [fault, setFault] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
   const messageId = useRef(uuid());
@@ -70,15 +73,23 @@ export function ReceiptScreen({ id }: { id: string }) {
   );
   return (
     <Screen title="Receipt" foot={foot}>
-      {error && !data ? <Notice text={errorWords(error)} action={{ label: "Try again", onPress: () => void refetch() }} /> : null}
+      {error && !data ? (
+        <Notice text={errorWords(error)} action={{ label: "Try again", onPress: () => void refetch() }} />
+      ) : null}
       {data ? <ReceiptPaper receipt={data} /> : error ? null : <Waiting label="Loading the receipt" />}
       <View style={styles.acts}>
-        <Button icon={FileText} label="Open as PDF" onPress={() => void Linking.openURL(addressOf(routes.getReceiptPdf.path, { id }))} />
+        <Button
+          icon={FileText}
+          label="Open as PDF"
+          onPress={() => void Linking.openURL(addressOf(routes.getReceiptPdf.path, { id }))}
+        />
         {business?.simulated ? (
           <Button
             kind="quiet"
             label="See the customer's phone"
-            onPress={() => void Linking.openURL(`${business.simulated?.messages ?? ""}?to=${encodeURIComponent(phone ?? "")}`)}
+            onPress={() =>
+              void Linking.openURL(`${business.simulated?.messages ?? ""}?to=${encodeURIComponent(phone ?? "")}`)
+            }
           />
         ) : null}
         {here ? <Button label="Leave; on to the day" onPress={leave} testID="leave" /> : null}

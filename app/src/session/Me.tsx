@@ -49,7 +49,10 @@ export function Me() {
       {business?.simulated ? (
         <View style={{ gap: SPACE.s }}>
           <Heading level={2}>The simulated outside</Heading>
-          <Words tone="muted">Register, supplier, card terminal and messages are stand-ins here. Read what customers received, or make a service fail.</Words>
+          <Words tone="muted">
+            Register, supplier, card terminal and messages are stand-ins here. Read what customers received, or make a
+            service fail.
+          </Words>
           <Button label="Customers' phones" onPress={() => void Linking.openURL(business.simulated?.messages ?? "")} />
           <Button label="Switches" onPress={() => void Linking.openURL(business.simulated?.switches ?? "")} />
         </View>

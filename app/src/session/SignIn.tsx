@@ -28,7 +28,10 @@ export function SignIn() {
   const queries = useQueryClient();
   const { me } = useMe();
   const [fault, setFault] = useState<string | null>(null);
-  const { control, handleSubmit, formState } = useForm<Values>({ resolver: zodResolver(signInBody), defaultValues: { login: "", password: "" } });
+  const { control, handleSubmit, formState } = useForm<Values>({
+    resolver: zodResolver(signInBody),
+    defaultValues: { login: "", password: "" },
+  });
   const demo = useQuery({ queryKey: ["demoAccounts"], queryFn: () => call(routes.demoAccounts, {}) });
   const signIn = async (values: Values): Promise<void> => {
     setFault(null);
@@ -53,7 +56,12 @@ export function SignIn() {
           <View style={styles.part}>
             <Heading level={2}>Look around as</Heading>
             {accounts.map(({ login, password, name, role }) => (
-              <Press key={login} label={`${name}, ${role}`} onPress={() => void signIn({ login, password })} style={[styles.person, { borderColor: colors.hairline }]}>
+              <Press
+                key={login}
+                label={`${name}, ${role}`}
+                onPress={() => void signIn({ login, password })}
+                style={[styles.person, { borderColor: colors.hairline }]}
+              >
                 <Words strong tone="petrol">
                   {name}
                 </Words>
@@ -95,7 +103,12 @@ export function SignIn() {
               />
             )}
           />
-          <Button kind="next" label="Sign in" busy={formState.isSubmitting} onPress={() => void handleSubmit(signIn)()} />
+          <Button
+            kind="next"
+            label="Sign in"
+            busy={formState.isSubmitting}
+            onPress={() => void handleSubmit(signIn)()}
+          />
         </View>
       </View>
     </Screen>

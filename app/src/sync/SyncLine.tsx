@@ -15,14 +15,24 @@ export function SyncLine() {
   if (stuck !== null) {
     return (
       <View>
-        <Notice text={`${stuck} ${countOf(waiting, "change")} kept on this device.`} action={{ label: "Send again", onPress: retryNow }} />
-        {mine.length > 0 ? <Button kind="quiet" label="Give up the oldest change" onPress={() => void dropPending()} /> : null}
+        <Notice
+          text={`${stuck} ${countOf(waiting, "change")} kept on this device.`}
+          action={{ label: "Send again", onPress: retryNow }}
+        />
+        {mine.length > 0 ? (
+          <Button kind="quiet" label="Give up the oldest change" onPress={() => void dropPending()} />
+        ) : null}
       </View>
     );
   }
   return (
     <Words size="small" tone="muted" align="center" role="status">
-      {[syncWords(waiting, online), others > 0 ? `${countOf(others, "change")} of somebody else kept here until they sign in` : ""].filter(Boolean).join(". ")}
+      {[
+        syncWords(waiting, online),
+        others > 0 ? `${countOf(others, "change")} of somebody else kept here until they sign in` : "",
+      ]
+        .filter(Boolean)
+        .join(". ")}
     </Words>
   );
 }
@@ -32,5 +42,7 @@ export function Refusals({ workOrderId }: { workOrderId: string }) {
   const refused = useSync((state) => state.refused);
   return refused
     .filter(({ target }) => target === workOrderId)
-    .map(({ id, code }) => <Notice key={id} text={refusalWords(code)} action={{ label: "Understood", onPress: () => dismissRefusal(id) }} />);
+    .map(({ id, code }) => (
+      <Notice key={id} text={refusalWords(code)} action={{ label: "Understood", onPress: () => dismissRefusal(id) }} />
+    ));
 }

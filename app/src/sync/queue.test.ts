@@ -1,9 +1,17 @@
 import { LIBRARY_SAMPLE, SETTINGS_SAMPLE, viewSample } from "../testing/samples";
 import { nextBatch, retryDelayMs, settle, withPending, type Pending } from "./queue";
 
-const context = { actor: { id: "me", name: "Me", rights: ["seeCost" as const, "changePrices" as const] }, settings: SETTINGS_SAMPLE, library: LIBRARY_SAMPLE };
+const context = {
+  actor: { id: "me", name: "Me", rights: ["seeCost" as const, "changePrices" as const] },
+  settings: SETTINGS_SAMPLE,
+  library: LIBRARY_SAMPLE,
+};
 const at = "2026-11-23T17:00:00.000Z";
-const order = (id: string, command: Extract<Pending, { kind: "workOrder" }>["command"], target = "order-1"): Pending => ({ by: "me", kind: "workOrder", id, at, target, command });
+const order = (
+  id: string,
+  command: Extract<Pending, { kind: "workOrder" }>["command"],
+  target = "order-1",
+): Pending => ({ by: "me", kind: "workOrder", id, at, target, command });
 
 describe("what the device shows", () => {
   it("is the server's copy with all that is pending", () => {
@@ -11,7 +19,14 @@ describe("what the device shows", () => {
       viewSample(),
       [
         order("c1", { type: "recordOdometer", miles: 5 }),
-        order("c2", { type: "addJob", jobId: "job-1", libraryJobId: "wipers", lineIds: ["l1", "l2"], concernId: null, pointId: null }),
+        order("c2", {
+          type: "addJob",
+          jobId: "job-1",
+          libraryJobId: "wipers",
+          lineIds: ["l1", "l2"],
+          concernId: null,
+          pointId: null,
+        }),
       ],
       context,
     );
@@ -20,11 +35,22 @@ describe("what the device shows", () => {
   });
   it("leaves out what no longer fits, and what is for another", () => {
     const base = viewSample();
-    const shown = withPending(base, [order("c1", { type: "removeJob", jobId: "gone" }), order("c2", { type: "recordOdometer", miles: 7 }, "order-2")], context);
+    const shown = withPending(
+      base,
+      [order("c1", { type: "removeJob", jobId: "gone" }), order("c2", { type: "recordOdometer", miles: 7 }, "order-2")],
+      context,
+    );
     expect(shown.state).toEqual(base.state);
   });
   it("books and moves visits in place, earliest first", () => {
-    const place = { street: "1 Kelp Street", town: "Larkhaven", region: "WA", postcode: "98099", latitude: null, longitude: null };
+    const place = {
+      street: "1 Kelp Street",
+      town: "Larkhaven",
+      region: "WA",
+      postcode: "98099",
+      latitude: null,
+      longitude: null,
+    };
     const book = (id: string, startsAt: string, endsAt: string): Pending => ({
       by: "me",
       kind: "visit",
@@ -32,11 +58,23 @@ describe("what the device shows", () => {
       at,
       target: `visit-${id}`,
       workOrderId: "order-1",
-      command: { type: "bookVisit", workOrderIds: ["order-1"], mechanicId: "me", place, startsAt, endsAt, note: "", allowOverlap: false },
+      command: {
+        type: "bookVisit",
+        workOrderIds: ["order-1"],
+        mechanicId: "me",
+        place,
+        startsAt,
+        endsAt,
+        note: "",
+        allowOverlap: false,
+      },
     });
     const shown = withPending(
       viewSample(),
-      [book("b", "2026-11-25T17:00:00.000Z", "2026-11-25T18:00:00.000Z"), book("a", "2026-11-24T17:00:00.000Z", "2026-11-24T18:00:00.000Z")],
+      [
+        book("b", "2026-11-25T17:00:00.000Z", "2026-11-25T18:00:00.000Z"),
+        book("a", "2026-11-24T17:00:00.000Z", "2026-11-24T18:00:00.000Z"),
+      ],
       context,
     );
     expect(shown.visits.map(({ id }) => id)).toEqual(["visit-a", "visit-b"]);

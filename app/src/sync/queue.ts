@@ -63,8 +63,12 @@ export function withPending(view: WorkOrderView, pending: readonly Pending[], co
     }
     if (item.kind === "visit" && item.workOrderId === view.state.id) {
       const before = visits.find(({ id }) => id === item.target) ?? null;
-      const after = orSame(before, () => applyVisitCommand(before, item.command, { visitId: item.target, at: item.at }));
-      visits = [...visits.filter(({ id }) => id !== item.target), ...(after ? [after] : [])].sort((a, b) => (a.startsAt < b.startsAt ? -1 : 1));
+      const after = orSame(before, () =>
+        applyVisitCommand(before, item.command, { visitId: item.target, at: item.at }),
+      );
+      visits = [...visits.filter(({ id }) => id !== item.target), ...(after ? [after] : [])].sort((a, b) =>
+        a.startsAt < b.startsAt ? -1 : 1,
+      );
     }
   }
   return { ...view, state, visits };
@@ -84,12 +88,22 @@ export function nextBatch(all: readonly Pending[], by: string | null, most = 50)
 }
 
 /** What is left to send after the server answered, and what it refused. */
-export function settle(pending: readonly Pending[], outcomes: readonly CommandOutcome[]): { pending: Pending[]; refused: Refused[] } {
+export function settle(
+  pending: readonly Pending[],
+  outcomes: readonly CommandOutcome[],
+): { pending: Pending[]; refused: Refused[] } {
   const answered = new Map(outcomes.map((outcome) => [outcome.id, outcome]));
   const refused = pending.flatMap((item): Refused[] => {
     const outcome = answered.get(item.id);
     return outcome?.outcome === "refused" && outcome.refusal
-      ? [{ id: item.id, target: item.kind === "visit" ? item.workOrderId : item.target, code: outcome.refusal, what: item.command.type }]
+      ? [
+          {
+            id: item.id,
+            target: item.kind === "visit" ? item.workOrderId : item.target,
+            code: outcome.refusal,
+            what: item.command.type,
+          },
+        ]
       : [];
   });
   return { pending: pending.filter(({ id }) => !answered.has(id)), refused };

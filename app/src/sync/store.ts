@@ -22,7 +22,17 @@ interface SyncState {
   failures: number;
 }
 
-export const useSync = create<SyncState>()(() => ({ personId: null, views: {}, pending: [], photos: [], refused: [], stuck: null, online: true, sending: false, failures: 0 }));
+export const useSync = create<SyncState>()(() => ({
+  personId: null,
+  views: {},
+  pending: [],
+  photos: [],
+  refused: [],
+  stuck: null,
+  online: true,
+  sending: false,
+  failures: 0,
+}));
 
 const QUEUE_KEY = "pending";
 const hasDatabase = typeof indexedDB !== "undefined";
@@ -39,19 +49,37 @@ export async function resumeSync(personId: string, changed: () => void): Promise
     const kept = await get<Pending[]>(QUEUE_KEY, queueStore);
     const photos = await entries<string, Blob>(photoStore);
     const { pending } = useSync.getState();
-    useSync.setState({ pending: [...(kept ?? []).filter(({ id }) => !pending.some((item) => item.id === id)), ...pending], photos: photos.map(([id, blob]) => ({ id, blob })) });
+    useSync.setState({
+      pending: [...(kept ?? []).filter(({ id }) => !pending.some((item) => item.id === id)), ...pending],
+      photos: photos.map(([id, blob]) => ({ id, blob })),
+    });
   }
   void flush();
 }
 
 /** Gives a command to a work order: it shows at once, and goes to the server when it can. */
 export function sendCommand(workOrderId: string, command: ClientWorkOrderCommand): void {
-  enqueue({ by: useSync.getState().personId ?? "", kind: "workOrder", id: uuid(), at: new Date().toISOString(), target: workOrderId, command });
+  enqueue({
+    by: useSync.getState().personId ?? "",
+    kind: "workOrder",
+    id: uuid(),
+    at: new Date().toISOString(),
+    target: workOrderId,
+    command,
+  });
 }
 
 /** Gives a command to a visit of a work order. */
 export function sendVisitCommand(visitId: string, workOrderId: string, command: VisitCommand): void {
-  enqueue({ by: useSync.getState().personId ?? "", kind: "visit", id: uuid(), at: new Date().toISOString(), target: visitId, workOrderId, command });
+  enqueue({
+    by: useSync.getState().personId ?? "",
+    kind: "visit",
+    id: uuid(),
+    at: new Date().toISOString(),
+    target: visitId,
+    workOrderId,
+    command,
+  });
 }
 
 /** Keeps a photo and attaches it to an inspection point. */
@@ -115,7 +143,12 @@ async function flush(): Promise<void> {
   } finally {
     useSync.setState({ sending: false });
   }
-  if (useSync.getState().stuck === null && useSync.getState().failures === 0 && nextBatch(useSync.getState().pending, useSync.getState().personId).length > 0) void flush();
+  if (
+    useSync.getState().stuck === null &&
+    useSync.getState().failures === 0 &&
+    nextBatch(useSync.getState().pending, useSync.getState().personId).length > 0
+  )
+    void flush();
 }
 
 async function sendPhotos(): Promise<void> {
@@ -137,12 +170,16 @@ async function sendBatch(batch: Pending[]): Promise<void> {
   if (!first) return;
   let outcomes: CommandOutcome[];
   if (first.kind === "workOrder") {
-    const commands = batch.flatMap((item) => (item.kind === "workOrder" ? [{ id: item.id, at: item.at, command: item.command }] : []));
+    const commands = batch.flatMap((item) =>
+      item.kind === "workOrder" ? [{ id: item.id, at: item.at, command: item.command }] : [],
+    );
     const answer = await call(routes.sendWorkOrderCommands, { params: { id: first.target }, body: { commands } });
     outcomes = answer.outcomes;
     finish(outcomes, answer.workOrder);
   } else {
-    const commands = batch.flatMap((item) => (item.kind === "visit" ? [{ id: item.id, at: item.at, command: item.command }] : []));
+    const commands = batch.flatMap((item) =>
+      item.kind === "visit" ? [{ id: item.id, at: item.at, command: item.command }] : [],
+    );
     const answer = await call(routes.sendVisitCommands, { params: { id: first.target }, body: { commands } });
     const view = await call(routes.getWorkOrder, { params: { id: first.workOrderId } });
     outcomes = answer.outcomes;
@@ -156,7 +193,11 @@ async function sendBatch(batch: Pending[]): Promise<void> {
 function finish(outcomes: CommandOutcome[], view: WorkOrderView | null): void {
   useSync.setState((state) => {
     const settled = settle(state.pending, outcomes);
-    return { pending: settled.pending, refused: [...state.refused, ...settled.refused], views: view ? { ...state.views, [view.state.id]: view } : state.views };
+    return {
+      pending: settled.pending,
+      refused: [...state.refused, ...settled.refused],
+      views: view ? { ...state.views, [view.state.id]: view } : state.views,
+    };
   });
 }
 

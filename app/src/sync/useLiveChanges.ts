@@ -8,7 +8,10 @@ export function useLiveChanges(personId: string | null): void {
   const queries = useQueryClient();
   useEffect(() => {
     if (personId === null || typeof EventSource === "undefined") return;
-    const refreshLists = (): void => void Promise.all(["day", "openWork", "search", "customer"].map((key) => queries.invalidateQueries({ queryKey: [key] })));
+    const refreshLists = (): void =>
+      void Promise.all(
+        ["day", "openWork", "search", "customer"].map((key) => queries.invalidateQueries({ queryKey: [key] })),
+      );
     void resumeSync(personId, refreshLists);
     const source = new EventSource("/api/events");
     source.onmessage = ({ data }: MessageEvent<string>) => {
@@ -17,7 +20,8 @@ export function useLiveChanges(personId: string | null): void {
       const { views, pending } = useSync.getState();
       const known = change.data.kind === "workOrder" ? views[change.data.id] : undefined;
       // Our own command comes back with its answer; only what others did has to be fetched.
-      if (known && pending.length === 0 && (change.data.revision === 0 || change.data.revision >= known.revision)) void loadWorkOrder(change.data.id).catch(() => undefined);
+      if (known && pending.length === 0 && (change.data.revision === 0 || change.data.revision >= known.revision))
+        void loadWorkOrder(change.data.id).catch(() => undefined);
       refreshLists();
     };
     const wake = (): void => retryNow();

@@ -6,7 +6,14 @@ export const SETTINGS_SAMPLE: BusinessSettings = {
   phone: "+13605550100",
   home: { street: "4 Ropewalk", latitude: 48.03, longitude: -122.6 },
   streets: [
-    { name: "Heron Landing", town: "Larkhaven", region: "WA", postcode: "98099", latitude: 48.0412, longitude: -122.6188 },
+    {
+      name: "Heron Landing",
+      town: "Larkhaven",
+      region: "WA",
+      postcode: "98099",
+      latitude: 48.0412,
+      longitude: -122.6188,
+    },
     { name: "Harbor Steps", town: "Larkhaven", region: "WA", postcode: "98099", latitude: 48.03, longitude: -122.61 },
   ],
   visitMinutes: [60],
@@ -14,10 +21,19 @@ export const SETTINGS_SAMPLE: BusinessSettings = {
   rules: {
     laborRateCents: 10000,
     wageCents: 3000,
-    pricing: { markup: { standard: { bands: [{ upTo: null, times: 2 }] } }, taxes: [{ id: "state", percent: 10, on: ["part"] }], supplies: null },
+    pricing: {
+      markup: { standard: { bands: [{ upTo: null, times: 2 }] } },
+      taxes: [{ id: "state", percent: 10, on: ["part"] }],
+      supplies: null,
+    },
   },
   inspection: [
-    { id: "pads", title: "Front brake pads", area: "Brakes", measure: { name: "Pad", unit: "mm", step: 0.5, start: 7, most: 14, watchBelow: 5, actBelow: 3 } },
+    {
+      id: "pads",
+      title: "Front brake pads",
+      area: "Brakes",
+      measure: { name: "Pad", unit: "mm", step: 0.5, start: 7, most: 14, watchBelow: 5, actBelow: 3 },
+    },
     { id: "oil", title: "Engine oil", area: "Fluids", measure: null },
   ],
   concerns: [{ id: "grind", text: "Brakes grind", kind: "fault", area: "Brakes" }],
@@ -31,8 +47,26 @@ export const LIBRARY_SAMPLE: LibraryJob[] = [
     curesPoints: ["oil"],
     answersConcerns: ["grind"],
     lines: [
-      { id: "w1", kind: "labor", description: "Fit blades", hours: 0.1, rateCents: 10000, wageCents: 3000, paidHours: null },
-      { id: "w2", kind: "part", description: "Wiper blade", quantity: 2, costCents: 800, markup: "standard", priceCents: null, partNumber: "SD-22", brand: "Spindrift" },
+      {
+        id: "w1",
+        kind: "labor",
+        description: "Fit blades",
+        hours: 0.1,
+        rateCents: 10000,
+        wageCents: 3000,
+        paidHours: null,
+      },
+      {
+        id: "w2",
+        kind: "part",
+        description: "Wiper blade",
+        quantity: 2,
+        costCents: 800,
+        markup: "standard",
+        priceCents: null,
+        partNumber: "SD-22",
+        brand: "Spindrift",
+      },
     ],
   },
 ];
@@ -50,7 +84,15 @@ export function viewSample(over: Partial<WorkOrderView> = {}): WorkOrderView {
     number: 1001,
     revision: 1,
     state: stateSample(),
-    customer: { id: "customer-1", name: "Maren Oyelaran", phone: "+13605550111", email: null, place: null, taxExempt: false, version: 1 },
+    customer: {
+      id: "customer-1",
+      name: "Maren Oyelaran",
+      phone: "+13605550111",
+      email: null,
+      place: null,
+      taxExempt: false,
+      version: 1,
+    },
     vehicle: {
       id: "car-1",
       customerId: "customer-1",

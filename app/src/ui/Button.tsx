@@ -17,7 +17,16 @@ export interface ButtonProps {
 }
 
 /** A button that says what happens. */
-export function Button({ label, onPress, kind = "plain", icon: Icon, busy = false, disabled = false, style, testID }: ButtonProps) {
+export function Button({
+  label,
+  onPress,
+  kind = "plain",
+  icon: Icon,
+  busy = false,
+  disabled = false,
+  style,
+  testID,
+}: ButtonProps) {
   const colors = useColors();
   const isNext = kind === "next";
   const tone = isNext ? "onLime" : "petrol";
@@ -41,7 +50,11 @@ export function Button({ label, onPress, kind = "plain", icon: Icon, busy = fals
       ]}
     >
       <View style={styles.row}>
-        {busy ? <ActivityIndicator color={isNext ? colors.onLime : colors.petrol} /> : Icon ? <Icon size={22} color={isNext ? colors.onLime : colors.petrol} /> : null}
+        {busy ? (
+          <ActivityIndicator color={isNext ? colors.onLime : colors.petrol} />
+        ) : Icon ? (
+          <Icon size={22} color={isNext ? colors.onLime : colors.petrol} />
+        ) : null}
         <Words strong tone={tone} size={isNext ? "lead" : "body"} align="center">
           {label}
         </Words>
@@ -51,7 +64,13 @@ export function Button({ label, onPress, kind = "plain", icon: Icon, busy = fals
 }
 
 const styles = StyleSheet.create({
-  base: { minHeight: MIN_TARGET, borderRadius: 4, paddingHorizontal: SPACE.l, paddingVertical: SPACE.s, justifyContent: "center" },
+  base: {
+    minHeight: MIN_TARGET,
+    borderRadius: 4,
+    paddingHorizontal: SPACE.l,
+    paddingVertical: SPACE.s,
+    justifyContent: "center",
+  },
   next: { minHeight: 60 },
   quiet: { paddingHorizontal: SPACE.s },
   row: { flexDirection: "row", alignItems: "center", justifyContent: "center", gap: SPACE.s },

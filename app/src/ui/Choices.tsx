@@ -30,7 +30,14 @@ export function Choices<T extends string>({ label, options, value, onChoose, eve
             label={name}
             aria-checked={isChosen}
             onPress={() => onChoose(option)}
-            style={[styles.option, even && styles.even, { borderColor: isChosen ? colors.petrol : colors.muted, backgroundColor: isChosen ? colors.petrol : colors.paper }]}
+            style={[
+              styles.option,
+              even && styles.even,
+              {
+                borderColor: isChosen ? colors.petrol : colors.muted,
+                backgroundColor: isChosen ? colors.petrol : colors.paper,
+              },
+            ]}
           >
             <View style={[styles.inside, even && Icon ? styles.stacked : undefined]}>
               {Icon ? <Icon size={20} color={isChosen ? colors.onPetrol : colors.ink} /> : null}

@@ -34,7 +34,12 @@ export function Field({ label, error, hint, mono = false, style, ref, ...rest }:
         {...rest}
         style={[
           styles.input,
-          { color: colors.ink, backgroundColor: colors.inset, borderColor: error ? colors.alarm : colors.muted, fontFamily: mono ? FONT.mono : FONT.regular },
+          {
+            color: colors.ink,
+            backgroundColor: colors.inset,
+            borderColor: error ? colors.alarm : colors.muted,
+            fontFamily: mono ? FONT.mono : FONT.regular,
+          },
           rest.multiline && styles.multiline,
         ]}
       />
@@ -49,6 +54,13 @@ export function Field({ label, error, hint, mono = false, style, ref, ...rest }:
 
 const styles = StyleSheet.create({
   field: { gap: SPACE.xs },
-  input: { minHeight: MIN_TARGET, borderWidth: 1, borderRadius: 4, paddingHorizontal: SPACE.m, fontSize: TEXT_SIZE.body, width: "100%" },
+  input: {
+    minHeight: MIN_TARGET,
+    borderWidth: 1,
+    borderRadius: 4,
+    paddingHorizontal: SPACE.m,
+    fontSize: TEXT_SIZE.body,
+    width: "100%",
+  },
   multiline: { minHeight: 84, paddingVertical: SPACE.s },
 });

@@ -16,7 +16,10 @@ export function Notice({ text, kind = "fault", action }: NoticeProps) {
   const colors = useColors();
   const Icon = kind === "fault" ? TriangleAlert : Info;
   return (
-    <View role={kind === "fault" ? "alert" : "status"} style={[styles.box, { borderColor: kind === "fault" ? colors.alarm : colors.muted }]}>
+    <View
+      role={kind === "fault" ? "alert" : "status"}
+      style={[styles.box, { borderColor: kind === "fault" ? colors.alarm : colors.muted }]}
+    >
       <View style={styles.row}>
         <Icon size={22} color={kind === "fault" ? colors.alarm : colors.muted} />
         <Words style={styles.text}>{text}</Words>

@@ -14,7 +14,12 @@ export interface PressProps extends Omit<PressableProps, "style" | "children"> {
 export function Press({ label, children, style, role = "button", ...rest }: PressProps) {
   const colors = useColors();
   return (
-    <Pressable role={role} aria-label={label} style={({ pressed }) => [styles.base, pressed && { backgroundColor: colors.inset }, style]} {...rest}>
+    <Pressable
+      role={role}
+      aria-label={label}
+      style={({ pressed }) => [styles.base, pressed && { backgroundColor: colors.inset }, style]}
+      {...rest}
+    >
       {children}
     </Pressable>
   );

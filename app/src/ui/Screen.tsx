@@ -21,7 +21,11 @@ export function Screen({ title, children, foot, measured = false }: ScreenProps)
   }, [title]);
   return (
     <View role="main" style={[styles.screen, { backgroundColor: colors.paper }]}>
-      <ScrollView style={styles.scroll} contentContainerStyle={[styles.content, measured && styles.measured]} keyboardShouldPersistTaps="handled">
+      <ScrollView
+        style={styles.scroll}
+        contentContainerStyle={[styles.content, measured && styles.measured]}
+        keyboardShouldPersistTaps="handled"
+      >
         {children}
       </ScrollView>
       {foot ? (

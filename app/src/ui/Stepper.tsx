@@ -19,7 +19,8 @@ export interface StepperProps {
 export function Stepper({ label, value, unit, step, least = 0, most = Infinity, onChange }: StepperProps) {
   const colors = useColors();
   // Steps of tenths add up without the dust of binary fractions.
-  const move = (direction: 1 | -1): void => onChange(Math.min(most, Math.max(least, Math.round((value + direction * step) * 10_000) / 10_000)));
+  const move = (direction: 1 | -1): void =>
+    onChange(Math.min(most, Math.max(least, Math.round((value + direction * step) * 10_000) / 10_000)));
   return (
     <View style={styles.row} role="group" aria-label={label}>
       <Press label={`${label} less`} onPress={() => move(-1)} style={[styles.end, { borderColor: colors.petrol }]}>

@@ -14,4 +14,7 @@ export function Waiting({ label, rows = 4 }: { label: string; rows?: number }) {
   );
 }
 
-const styles = StyleSheet.create({ box: { gap: SPACE.m, paddingVertical: SPACE.l }, bar: { height: 20, borderRadius: 4 } });
+const styles = StyleSheet.create({
+  box: { gap: SPACE.m, paddingVertical: SPACE.l },
+  bar: { height: 20, borderRadius: 4 },
+});

@@ -14,14 +14,27 @@ export interface WordsProps extends TextProps {
 }
 
 /** All text of the app. */
-export function Words({ size = "body", tone = "ink", strong = false, mono = false, figures = false, align, style, ...rest }: WordsProps) {
+export function Words({
+  size = "body",
+  tone = "ink",
+  strong = false,
+  mono = false,
+  figures = false,
+  align,
+  style,
+  ...rest
+}: WordsProps) {
   const colors = useColors();
   const fontFamily = mono ? FONT.mono : strong ? FONT.strong : FONT.regular;
   const fontSize = TEXT_SIZE[size];
   return (
     <Text
       {...rest}
-      style={[{ color: colors[tone], fontFamily, fontSize, lineHeight: Math.round(fontSize * 1.38), textAlign: align }, figures && { fontVariant: ["tabular-nums"] }, style]}
+      style={[
+        { color: colors[tone], fontFamily, fontSize, lineHeight: Math.round(fontSize * 1.38), textAlign: align },
+        figures && { fontVariant: ["tabular-nums"] },
+        style,
+      ]}
     />
   );
 }

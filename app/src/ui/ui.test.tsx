@@ -36,7 +36,8 @@ describe("faces", () => {
     ["day", DAY_FACE],
     ["night", NIGHT_FACE],
   ] as const)("%s: all text stands out 7 to 1", (_name, face) => {
-    for (const [text, ground] of pairs) expect([text, ground, contrast(face[text], face[ground]) >= 7]).toEqual([text, ground, true]);
+    for (const [text, ground] of pairs)
+      expect([text, ground, contrast(face[text], face[ground]) >= 7]).toEqual([text, ground, true]);
   });
 });
 

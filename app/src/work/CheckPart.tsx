@@ -1,6 +1,13 @@
 import { useState } from "react";
 import { StyleSheet, View } from "react-native";
-import { GRADES, countOf, gradeFromMeasurement, offersForFindings, openPoints, type InspectionPoint } from "@mechanon/core";
+import {
+  GRADES,
+  countOf,
+  gradeFromMeasurement,
+  offersForFindings,
+  openPoints,
+  type InspectionPoint,
+} from "@mechanon/core";
 import type { BusinessView, WorkOrderView } from "@mechanon/contract";
 import { PhotoButton } from "../photos/PhotoButton";
 import { PhotoStrip } from "../photos/PhotoStrip";
@@ -22,14 +29,23 @@ export function CheckPart({ view, business }: { view: WorkOrderView; business: B
   const { state } = view;
   const points = business.settings.inspection;
   const open = openPoints(points, state.findings);
-  const markRest = (): void => open.forEach(({ id }) => sendCommand(state.id, { type: "gradePoint", pointId: id, grade: "sound", measured: null, note: "" }));
+  const markRest = (): void =>
+    open.forEach(({ id }) =>
+      sendCommand(state.id, { type: "gradePoint", pointId: id, grade: "sound", measured: null, note: "" }),
+    );
   return (
     <View style={styles.list}>
       <Odometer key={state.odometerMiles?.value ?? "none"} view={view} />
       {points.map((point) => (
         <Point key={point.id} point={point} view={view} business={business} />
       ))}
-      {open.length > 0 ? <Button label={`The other ${countOf(open.length, "point is", "points are")} sound`} onPress={markRest} testID="rest-sound" /> : null}
+      {open.length > 0 ? (
+        <Button
+          label={`The other ${countOf(open.length, "point is", "points are")} sound`}
+          onPress={markRest}
+          testID="rest-sound"
+        />
+      ) : null}
     </View>
   );
 }
@@ -39,7 +55,8 @@ function Odometer({ view }: { view: WorkOrderView }) {
   const miles = Number(typed.replace(/[,\s]/g, ""));
   const isFit = typed.trim() !== "" && Number.isInteger(miles) && miles >= 0 && miles <= 2_000_000;
   const save = (): void => {
-    if (isFit && miles !== view.state.odometerMiles?.value) sendCommand(view.state.id, { type: "recordOdometer", miles });
+    if (isFit && miles !== view.state.odometerMiles?.value)
+      sendCommand(view.state.id, { type: "recordOdometer", miles });
   };
   return (
     <Field
@@ -63,7 +80,9 @@ function Point({ point, view, business }: { point: InspectionPoint; view: WorkOr
   const grade = (value: NonNullable<typeof finding>["grade"], measured = finding?.measured ?? null): void =>
     sendCommand(state.id, { type: "gradePoint", pointId: point.id, grade: value, measured, note });
   const measure = (value: number): void => grade(gradeFromMeasurement(point, value) ?? "sound", value);
-  const offers = finding ? offersForFindings(state, business.library).filter(({ pointId }) => pointId === point.id) : [];
+  const offers = finding
+    ? offersForFindings(state, business.library).filter(({ pointId }) => pointId === point.id)
+    : [];
   return (
     <View style={[styles.point, { borderColor: colors.hairline }]} role="group" aria-label={point.title}>
       <View style={styles.title}>
@@ -81,7 +100,14 @@ function Point({ point, view, business }: { point: InspectionPoint; view: WorkOr
           />
         ) : null}
       </View>
-      <Choices even label={`Grade of ${point.title}`} options={GRADE_OPTIONS} value={finding?.grade ?? null} onChoose={(value) => grade(value)} testID={`grade-${point.id}`} />
+      <Choices
+        even
+        label={`Grade of ${point.title}`}
+        options={GRADE_OPTIONS}
+        value={finding?.grade ?? null}
+        onChoose={(value) => grade(value)}
+        testID={`grade-${point.id}`}
+      />
       {finding && finding.grade !== "sound" ? (
         <>
           <View style={styles.extras}>
@@ -89,7 +115,13 @@ function Point({ point, view, business }: { point: InspectionPoint; view: WorkOr
             {hasNote ? null : <Button kind="quiet" label="Note" onPress={() => setHasNote(true)} />}
           </View>
           {hasNote ? (
-            <Field label={`Note on ${point.title}`} value={note} onChangeText={setNote} maxLength={500} onBlur={() => note !== finding.note && grade(finding.grade)} />
+            <Field
+              label={`Note on ${point.title}`}
+              value={note}
+              onChangeText={setNote}
+              maxLength={500}
+              onBlur={() => note !== finding.note && grade(finding.grade)}
+            />
           ) : null}
         </>
       ) : null}
@@ -98,7 +130,12 @@ function Point({ point, view, business }: { point: InspectionPoint; view: WorkOr
         <Button
           key={libraryJob.id}
           label={`Offer ${libraryJob.title.toLowerCase()}`}
-          onPress={() => addFromLibrary(state.id, libraryJob, { pointId, concernId: concernAnswered(view, libraryJob.answersConcerns) })}
+          onPress={() =>
+            addFromLibrary(state.id, libraryJob, {
+              pointId,
+              concernId: concernAnswered(view, libraryJob.answersConcerns),
+            })
+          }
         />
       ))}
     </View>
@@ -106,7 +143,12 @@ function Point({ point, view, business }: { point: InspectionPoint; view: WorkOr
 }
 
 function concernAnswered({ state }: WorkOrderView, phraseIds: readonly string[]): string | null {
-  return state.concerns.find(({ id, phraseId }) => phraseId !== null && phraseIds.includes(phraseId) && !state.jobs.some((job) => job.concernId === id))?.id ?? null;
+  return (
+    state.concerns.find(
+      ({ id, phraseId }) =>
+        phraseId !== null && phraseIds.includes(phraseId) && !state.jobs.some((job) => job.concernId === id),
+    )?.id ?? null
+  );
 }
 
 const styles = StyleSheet.create({

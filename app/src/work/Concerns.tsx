@@ -16,7 +16,8 @@ export function Concerns({ view, business }: { view: WorkOrderView; business: Bu
   const { state } = view;
   const [isAdding, setAdding] = useState(false);
   const add = (picked: PickedConcern[]): void => {
-    for (const { text, kind, phraseId } of picked) sendCommand(state.id, { type: "addConcern", concernId: uuid(), text, kind, phraseId });
+    for (const { text, kind, phraseId } of picked)
+      sendCommand(state.id, { type: "addConcern", concernId: uuid(), text, kind, phraseId });
     setAdding(false);
   };
   return (

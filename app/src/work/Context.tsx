@@ -18,9 +18,23 @@ export function Context({ view, isWide }: { view: WorkOrderView; business: Busin
   const phone = customer.phone;
   const links = (
     <View style={styles.links}>
-      {phone ? <Button kind="quiet" icon={Phone} label={isWide ? showPhone(phone) : "Call"} onPress={() => void Linking.openURL(`tel:${phone}`)} /> : null}
-      {phone ? <Button kind="quiet" icon={MessageSquare} label="Text" onPress={() => void Linking.openURL(`sms:${phone}`)} /> : null}
-      <Button kind="quiet" icon={UserRound} label="Customer" onPress={() => router.navigate(`/customers/${customer.id}`)} />
+      {phone ? (
+        <Button
+          kind="quiet"
+          icon={Phone}
+          label={isWide ? showPhone(phone) : "Call"}
+          onPress={() => void Linking.openURL(`tel:${phone}`)}
+        />
+      ) : null}
+      {phone ? (
+        <Button kind="quiet" icon={MessageSquare} label="Text" onPress={() => void Linking.openURL(`sms:${phone}`)} />
+      ) : null}
+      <Button
+        kind="quiet"
+        icon={UserRound}
+        label="Customer"
+        onPress={() => router.navigate(`/customers/${customer.id}`)}
+      />
     </View>
   );
   if (!isWide) return links;

@@ -1,7 +1,14 @@
 import { useState } from "react";
 import { StyleSheet, View } from "react-native";
 import { v7 as uuid } from "uuid";
-import { offersForConcerns, offersForFindings, priceWorkOrder, showMoney, type LibraryJob, type Offer } from "@mechanon/core";
+import {
+  offersForConcerns,
+  offersForFindings,
+  priceWorkOrder,
+  showMoney,
+  type LibraryJob,
+  type Offer,
+} from "@mechanon/core";
 import type { BusinessView, WorkOrderView } from "@mechanon/contract";
 import { sendCommand } from "../sync/store";
 import { Button } from "../ui/Button";
@@ -13,23 +20,41 @@ import { Words } from "../ui/Words";
 import { addFromLibrary } from "./addFromLibrary";
 
 /** Jobs kept ready: what fits the findings and concerns first, then all, found by a few letters. */
-export function JobLibrary({ view, business, onDone }: { view: WorkOrderView; business: BusinessView; onDone: () => void }) {
+export function JobLibrary({
+  view,
+  business,
+  onDone,
+}: {
+  view: WorkOrderView;
+  business: BusinessView;
+  onDone: () => void;
+}) {
   const [typed, setTyped] = useState("");
   const { state } = view;
   const wanted = typed.trim().toLowerCase();
   const offers = [...offersForFindings(state, business.library), ...offersForConcerns(state, business.library)];
-  const fitting = offers.filter(({ libraryJob }, index) => offers.findIndex((other) => other.libraryJob.id === libraryJob.id) === index);
+  const fitting = offers.filter(
+    ({ libraryJob }, index) => offers.findIndex((other) => other.libraryJob.id === libraryJob.id) === index,
+  );
   const others = business.library
     .filter((job) => !fitting.some(({ libraryJob }) => libraryJob.id === job.id))
     .map((libraryJob): Offer => ({ libraryJob, pointId: null, concernId: null }));
-  const shown = [...fitting, ...others].filter(({ libraryJob: { title, area } }) => wanted === "" || `${title} ${area}`.toLowerCase().includes(wanted));
+  const shown = [...fitting, ...others].filter(
+    ({ libraryJob: { title, area } }) => wanted === "" || `${title} ${area}`.toLowerCase().includes(wanted),
+  );
   const addOwn = (): void => {
     sendCommand(state.id, { type: "addOwnJob", jobId: uuid(), title: typed.trim(), concernId: null });
     onDone();
   };
   return (
     <View style={styles.list}>
-      <Field label="Find a job" value={typed} onChangeText={setTyped} placeholder="brakes, oil, battery" maxLength={120} />
+      <Field
+        label="Find a job"
+        value={typed}
+        onChangeText={setTyped}
+        placeholder="brakes, oil, battery"
+        maxLength={120}
+      />
       <View role="list" aria-label="Jobs of the library">
         {shown.map((offer) => (
           <LibraryLine key={offer.libraryJob.id} offer={offer} view={view} onAdded={onDone} />
@@ -41,7 +66,15 @@ export function JobLibrary({ view, business, onDone }: { view: WorkOrderView; bu
   );
 }
 
-function LibraryLine({ offer: { libraryJob, pointId, concernId }, view, onAdded }: { offer: Offer; view: WorkOrderView; onAdded: () => void }) {
+function LibraryLine({
+  offer: { libraryJob, pointId, concernId },
+  view,
+  onAdded,
+}: {
+  offer: Offer;
+  view: WorkOrderView;
+  onAdded: () => void;
+}) {
   const colors = useColors();
   const concern = view.state.concerns.find(({ id }) => id === concernId);
   const why = pointId !== null ? "Cures what was found" : concern ? `Answers “${concern.text}”` : libraryJob.area;
@@ -70,7 +103,17 @@ function LibraryLine({ offer: { libraryJob, pointId, concernId }, view, onAdded 
 
 /** What a library job would cost on this work order, before taxes. */
 function priceOf(job: LibraryJob, { state }: WorkOrderView): number {
-  const alone = { id: job.id, title: job.title, libraryJobId: job.id, concernId: null, pointId: null, lines: job.lines, addedAt: state.openedAt, answer: null, finishedAt: null };
+  const alone = {
+    id: job.id,
+    title: job.title,
+    libraryJobId: job.id,
+    concernId: null,
+    pointId: null,
+    lines: job.lines,
+    addedAt: state.openedAt,
+    answer: null,
+    finishedAt: null,
+  };
   return priceWorkOrder({ ...state, jobs: [alone] }, "all").jobs[0]?.total ?? 0;
 }
 

@@ -14,7 +14,17 @@ import { Words } from "../ui/Words";
 const HOUR_STEP = 0.1;
 
 /** Changes hours, quantity and price of one line. */
-export function LineEditor({ workOrderId, line, unitPriceCents, onDone }: { workOrderId: string; line: QuoteLine; unitPriceCents: number; onDone: () => void }) {
+export function LineEditor({
+  workOrderId,
+  line,
+  unitPriceCents,
+  onDone,
+}: {
+  workOrderId: string;
+  line: QuoteLine;
+  unitPriceCents: number;
+  onDone: () => void;
+}) {
   const colors = useColors();
   const mayPrice = useRight("changePrices");
   const seesCost = useRight("seeCost");
@@ -25,7 +35,13 @@ export function LineEditor({ workOrderId, line, unitPriceCents, onDone }: { work
   const [typedAmount, setTypedAmount] = useState<string | null>(null);
   const exact = readAmount(typedAmount ?? String(amount));
   const change = (figures: { hours?: number; quantity?: number; priceCents?: number }): void =>
-    sendCommand(workOrderId, { type: "changeLine", lineId: line.id, hours: figures.hours ?? null, quantity: figures.quantity ?? null, priceCents: figures.priceCents ?? null });
+    sendCommand(workOrderId, {
+      type: "changeLine",
+      lineId: line.id,
+      hours: figures.hours ?? null,
+      quantity: figures.quantity ?? null,
+      priceCents: figures.priceCents ?? null,
+    });
   const saveAmount = (): void => {
     if (exact !== null && exact !== amount) change(isLabor ? { hours: exact } : { quantity: exact });
     if (exact !== null) setTypedAmount(null);
@@ -36,9 +52,21 @@ export function LineEditor({ workOrderId, line, unitPriceCents, onDone }: { work
   return (
     <View style={[styles.box, { backgroundColor: colors.inset }]}>
       {isLabor ? (
-        <Stepper label={`Hours of ${line.description}`} unit="h" value={line.hours} step={HOUR_STEP} onChange={(hours) => change({ hours })} />
+        <Stepper
+          label={`Hours of ${line.description}`}
+          unit="h"
+          value={line.hours}
+          step={HOUR_STEP}
+          onChange={(hours) => change({ hours })}
+        />
       ) : (
-        <Stepper label={`Quantity of ${line.description}`} unit="×" value={line.quantity} step={1} onChange={(quantity) => change({ quantity })} />
+        <Stepper
+          label={`Quantity of ${line.description}`}
+          unit="×"
+          value={line.quantity}
+          step={1}
+          onChange={(quantity) => change({ quantity })}
+        />
       )}
       <Field
         label={isLabor ? "Exact hours" : "Exact quantity"}
@@ -60,7 +88,11 @@ export function LineEditor({ workOrderId, line, unitPriceCents, onDone }: { work
           error={price === null ? "an amount looks like 84.50" : null}
         />
       ) : (
-        <Words size="small" tone="muted" figures>{`${showMoney(unitPriceCents)} each; you may not change prices`}</Words>
+        <Words
+          size="small"
+          tone="muted"
+          figures
+        >{`${showMoney(unitPriceCents)} each; you may not change prices`}</Words>
       )}
       {seesCost && line.kind === "part" && line.costCents !== null ? (
         <Words size="small" tone="muted" figures>
@@ -68,7 +100,11 @@ export function LineEditor({ workOrderId, line, unitPriceCents, onDone }: { work
         </Words>
       ) : null}
       <View style={styles.acts}>
-        <Button kind="quiet" label="Remove this line" onPress={() => sendCommand(workOrderId, { type: "removeLine", lineId: line.id })} />
+        <Button
+          kind="quiet"
+          label="Remove this line"
+          onPress={() => sendCommand(workOrderId, { type: "removeLine", lineId: line.id })}
+        />
         <Button
           label="Done"
           onPress={() => {
@@ -82,4 +118,7 @@ export function LineEditor({ workOrderId, line, unitPriceCents, onDone }: { work
   );
 }
 
-const styles = StyleSheet.create({ box: { padding: SPACE.m, gap: SPACE.m, borderRadius: 4 }, acts: { flexDirection: "row", flexWrap: "wrap", justifyContent: "space-between" } });
+const styles = StyleSheet.create({
+  box: { padding: SPACE.m, gap: SPACE.m, borderRadius: 4 },
+  acts: { flexDirection: "row", flexWrap: "wrap", justifyContent: "space-between" },
+});

@@ -19,7 +19,15 @@ import { Words } from "../ui/Words";
 import { cashChoices } from "./cashChoices";
 
 /** What is owed, what was paid, and taking money: card through the terminal, or cash with change. */
-export function MoneyPart({ view, business, isUnsent }: { view: WorkOrderView; business: BusinessView; isUnsent: boolean }) {
+export function MoneyPart({
+  view,
+  business,
+  isUnsent,
+}: {
+  view: WorkOrderView;
+  business: BusinessView;
+  isUnsent: boolean;
+}) {
   const router = useRouter();
   const today = useToday();
   const { state } = view;
@@ -35,15 +43,39 @@ export function MoneyPart({ view, business, isUnsent }: { view: WorkOrderView; b
       {state.payments.map((payment) => {
         const when = showMoment(payment.at, business.timeZone, today);
         const card = payment.card ? ` ending ${payment.card.lastFour}` : "";
-        const label = payment.status === "declined" ? `Card declined, ${when}` : `${payment.method === "card" ? `Card${card}` : "Cash"}, ${when}`;
-        return <Row key={`${payment.id}${payment.status}`} tone="muted" left={label} right={payment.status === "declined" ? "–" : showMoney(-payment.amountCents)} />;
+        const label =
+          payment.status === "declined"
+            ? `Card declined, ${when}`
+            : `${payment.method === "card" ? `Card${card}` : "Cash"}, ${when}`;
+        return (
+          <Row
+            key={`${payment.id}${payment.status}`}
+            tone="muted"
+            left={label}
+            right={payment.status === "declined" ? "–" : showMoney(-payment.amountCents)}
+          />
+        );
       })}
-      <Row strong rule left={balance.dueCents === 0 && balance.paidCents > 0 ? "Paid in full" : "Due"} right={showMoney(balance.dueCents)} />
+      <Row
+        strong
+        rule
+        left={balance.dueCents === 0 && balance.paidCents > 0 ? "Paid in full" : "Due"}
+        right={showMoney(balance.dueCents)}
+      />
       {fault ? <Notice text={fault} /> : null}
       {pending.map(({ paymentId, amountCents }) => (
         <View key={paymentId} style={styles.list}>
-          {fault ? null : <Notice text={`It is not known whether the card was charged ${showMoney(amountCents)}. Ask the terminal; it will not charge twice.`} />}
-          <Button kind="next" label="Ask the terminal again" onPress={() => void charge(paymentId, amountCents)} testID="ask-terminal" />
+          {fault ? null : (
+            <Notice
+              text={`It is not known whether the card was charged ${showMoney(amountCents)}. Ask the terminal; it will not charge twice.`}
+            />
+          )}
+          <Button
+            kind="next"
+            label="Ask the terminal again"
+            onPress={() => void charge(paymentId, amountCents)}
+            testID="ask-terminal"
+          />
         </View>
       ))}
       {balance.dueCents > 0 && pending.length === 0 ? (
@@ -56,22 +88,32 @@ export function MoneyPart({ view, business, isUnsent }: { view: WorkOrderView; b
           {way === "cash" ? <Cash workOrderId={state.id} dueCents={balance.dueCents} /> : null}
         </>
       ) : null}
-      {balance.paidCents > 0 ? <Button label="Show receipt" onPress={() => router.navigate(`/work/${state.id}/receipt`)} /> : null}
+      {balance.paidCents > 0 ? (
+        <Button label="Show receipt" onPress={() => router.navigate(`/work/${state.id}/receipt`)} />
+      ) : null}
     </View>
   );
 }
 
 /** Takes a card; an unknown outcome leaves a pending charge on the work order, which is asked about with its own id. */
-function useCharge(workOrderId: string): { charge: (paymentId: string, amountCents: number) => Promise<void>; fault: string | null; busy: boolean } {
+function useCharge(workOrderId: string): {
+  charge: (paymentId: string, amountCents: number) => Promise<void>;
+  fault: string | null;
+  busy: boolean;
+} {
   const [fault, setFault] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
   const charge = async (paymentId: string, amountCents: number): Promise<void> => {
     setBusy(true);
     setFault(null);
     try {
-      const { result, reason, workOrder } = await call(routes.takeCard, { params: { id: workOrderId }, body: { paymentId, amountCents } });
+      const { result, reason, workOrder } = await call(routes.takeCard, {
+        params: { id: workOrderId },
+        body: { paymentId, amountCents },
+      });
       keepView(workOrder);
-      if (result === "declined") setFault(`Card declined: ${reason ?? "no reason given"} Nothing was charged. Try another card, or take cash.`);
+      if (result === "declined")
+        setFault(`Card declined: ${reason ?? "no reason given"} Nothing was charged. Try another card, or take cash.`);
     } catch (problem) {
       setFault(errorWords(problem));
       await call(routes.getWorkOrder, { params: { id: workOrderId } }).then(keepView, () => undefined);
@@ -93,7 +135,14 @@ function Card({ charge, busy, dueCents, isUnsent }: CardProps) {
   return (
     <View style={styles.list}>
       {isUnsent ? <Words tone="muted">Sending what was done before; then the card can be taken.</Words> : null}
-      <Button kind="next" busy={busy} disabled={isUnsent} label={`Take ${showMoney(dueCents)} by card`} onPress={() => void charge(uuid(), dueCents)} testID="take-card" />
+      <Button
+        kind="next"
+        busy={busy}
+        disabled={isUnsent}
+        label={`Take ${showMoney(dueCents)} by card`}
+        onPress={() => void charge(uuid(), dueCents)}
+        testID="take-card"
+      />
       {busy ? (
         <Words tone="muted" role="status">
           The terminal has the amount. Let the customer tap or insert the card.
@@ -127,18 +176,30 @@ function Cash({ workOrderId, dueCents }: { workOrderId: string; dueCents: number
         inputMode="decimal"
         value={typed}
         onChangeText={setTyped}
-        error={typed.trim() !== "" && own === null ? "an amount looks like 84.50" : !isEnough ? `at least ${showMoney(dueCents)} is needed` : null}
+        error={
+          typed.trim() !== "" && own === null
+            ? "an amount looks like 84.50"
+            : !isEnough
+              ? `at least ${showMoney(dueCents)} is needed`
+              : null
+        }
       />
       <Row strong left="Change to give back" right={showMoney(Math.max(0, given - dueCents))} />
       <Button
         kind="next"
         disabled={!isEnough}
         label={`Take ${showMoney(dueCents)} in cash`}
-        onPress={() => sendCommand(workOrderId, { type: "takeCash", paymentId: uuid(), amountCents: dueCents, tenderedCents: given })}
+        onPress={() =>
+          sendCommand(workOrderId, { type: "takeCash", paymentId: uuid(), amountCents: dueCents, tenderedCents: given })
+        }
         testID="take-cash"
       />
     </View>
   );
 }
 
-const styles = StyleSheet.create({ list: { gap: SPACE.m }, ways: { flexDirection: "row", gap: SPACE.s }, way: { flex: 1 } });
+const styles = StyleSheet.create({
+  list: { gap: SPACE.m },
+  ways: { flexDirection: "row", gap: SPACE.s },
+  way: { flex: 1 },
+});

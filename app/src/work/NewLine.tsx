@@ -30,10 +30,32 @@ export function NewLine({ view, jobId, onDone }: { view: WorkOrderView; jobId: s
   };
   return (
     <View style={styles.box}>
-      {mayPrice ? <Choices even label="Kind of line" options={KINDS} value={draft.kind} onChoose={(kind) => change({ kind })} /> : null}
-      <Field label="What" value={draft.description} onChangeText={(description) => change({ description })} error={faults.description} maxLength={120} />
-      <Field label={draft.kind === "labor" ? "Hours" : "How many"} inputMode="decimal" value={draft.amount} onChangeText={(amount) => change({ amount })} error={faults.amount} />
-      {draft.kind === "labor" ? null : <Field label="Price each" inputMode="decimal" value={draft.price} onChangeText={(price) => change({ price })} error={faults.price} />}
+      {mayPrice ? (
+        <Choices even label="Kind of line" options={KINDS} value={draft.kind} onChoose={(kind) => change({ kind })} />
+      ) : null}
+      <Field
+        label="What"
+        value={draft.description}
+        onChangeText={(description) => change({ description })}
+        error={faults.description}
+        maxLength={120}
+      />
+      <Field
+        label={draft.kind === "labor" ? "Hours" : "How many"}
+        inputMode="decimal"
+        value={draft.amount}
+        onChangeText={(amount) => change({ amount })}
+        error={faults.amount}
+      />
+      {draft.kind === "labor" ? null : (
+        <Field
+          label="Price each"
+          inputMode="decimal"
+          value={draft.price}
+          onChangeText={(price) => change({ price })}
+          error={faults.price}
+        />
+      )}
       <Button label="Add the line" onPress={add} />
       <Button kind="quiet" label="Leave it" onPress={onDone} />
     </View>

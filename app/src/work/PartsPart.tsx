@@ -2,7 +2,16 @@ import { useQuery } from "@tanstack/react-query";
 import { useRef, useState } from "react";
 import { StyleSheet, View } from "react-native";
 import { v7 as uuid } from "uuid";
-import { approvedJobs, approvedParts, countOf, orderOf, partStatus, showMoney, showMoment, type PartStatus } from "@mechanon/core";
+import {
+  approvedJobs,
+  approvedParts,
+  countOf,
+  orderOf,
+  partStatus,
+  showMoney,
+  showMoment,
+  type PartStatus,
+} from "@mechanon/core";
 import { routes, type WorkOrderView } from "@mechanon/contract";
 import { call } from "../api/call";
 import { ApiProblem, errorWords } from "../api/problem";
@@ -15,7 +24,12 @@ import { SPACE } from "../ui/theme";
 import { Waiting } from "../ui/Waiting";
 import { Words } from "../ui/Words";
 
-const STATUS_WORDS: Record<PartStatus, string> = { needed: "To be ordered", ordered: "On order", inHand: "In hand", fitted: "Fitted" };
+const STATUS_WORDS: Record<PartStatus, string> = {
+  needed: "To be ordered",
+  ordered: "On order",
+  inHand: "In hand",
+  fitted: "Fitted",
+};
 
 /** The parts of the agreed jobs: where each is, ordering them, taking them in. */
 export function PartsPart({ view, isUnsent }: { view: WorkOrderView; isUnsent: boolean }) {
@@ -25,9 +39,12 @@ export function PartsPart({ view, isUnsent }: { view: WorkOrderView; isUnsent: b
   const needed = approvedParts(state, "needed");
   const ordered = approvedParts(state, "ordered");
   const rows = approvedJobs(state).flatMap((job) =>
-    job.lines.flatMap((line) => (line.kind === "part" ? [{ line, status: partStatus(state, job, line.id), order: orderOf(state, line.id) }] : [])),
+    job.lines.flatMap((line) =>
+      line.kind === "part" ? [{ line, status: partStatus(state, job, line.id), order: orderOf(state, line.id) }] : [],
+    ),
   );
-  if (rows.length === 0) return <Words tone="muted">No agreed job needs a part. Parts show up here once the customer said yes.</Words>;
+  if (rows.length === 0)
+    return <Words tone="muted">No agreed job needs a part. Parts show up here once the customer said yes.</Words>;
   return (
     <View style={styles.list}>
       {rows.map(({ line, status, order }) => (
@@ -44,7 +61,10 @@ export function PartsPart({ view, isUnsent }: { view: WorkOrderView; isUnsent: b
             </Words>
             {order ? (
               <Words size="small" tone="muted" align="right" figures>
-                {[`${order.supplier}, ${order.orderNumber}`, status === "ordered" && order.readyAt ? `ready ${showMoment(order.readyAt, zone, today)}` : ""]
+                {[
+                  `${order.supplier}, ${order.orderNumber}`,
+                  status === "ordered" && order.readyAt ? `ready ${showMoment(order.readyAt, zone, today)}` : "",
+                ]
                   .filter(Boolean)
                   .join(", ")}
               </Words>
@@ -101,7 +121,10 @@ function Order({ view, isUnsent }: { view: WorkOrderView; isUnsent: boolean }) {
       setBusy(false);
     }
   };
-  if (error) return <Notice text={errorWords(error)} action={{ label: "Ask the supplier again", onPress: () => void refetch() }} />;
+  if (error)
+    return (
+      <Notice text={errorWords(error)} action={{ label: "Ask the supplier again", onPress: () => void refetch() }} />
+    );
   if (!data) return <Waiting label="Asking the supplier" rows={2} />;
   return (
     <View style={styles.list}>
@@ -137,4 +160,8 @@ function Order({ view, isUnsent }: { view: WorkOrderView; isUnsent: boolean }) {
   );
 }
 
-const styles = StyleSheet.create({ list: { gap: SPACE.m }, row: { flexDirection: "row", gap: SPACE.m }, grow: { flex: 1 } });
+const styles = StyleSheet.create({
+  list: { gap: SPACE.m },
+  row: { flexDirection: "row", gap: SPACE.m },
+  grow: { flex: 1 },
+});

@@ -58,14 +58,25 @@ export function QuoteJob({ job, view, priced }: { job: Job; view: WorkOrderView;
                 <Words figures>{showMoney(net)}</Words>
               </View>
             </Press>
-            {editing === line.id ? <LineEditor workOrderId={view.state.id} line={line} unitPriceCents={nets.get(line.id)?.unitPrice ?? 0} onDone={() => setEditing(null)} /> : null}
+            {editing === line.id ? (
+              <LineEditor
+                workOrderId={view.state.id}
+                line={line}
+                unitPriceCents={nets.get(line.id)?.unitPrice ?? 0}
+                onDone={() => setEditing(null)}
+              />
+            ) : null}
           </View>
         );
       })}
       {job.finishedAt === null ? (
         <View style={styles.acts}>
           {isAdding ? null : <Button kind="quiet" label="Add a line" onPress={() => setAdding(true)} />}
-          <Button kind="quiet" label={`Take off ${job.title.toLowerCase()}`} onPress={() => sendCommand(view.state.id, { type: "removeJob", jobId: job.id })} />
+          <Button
+            kind="quiet"
+            label={`Take off ${job.title.toLowerCase()}`}
+            onPress={() => sendCommand(view.state.id, { type: "removeJob", jobId: job.id })}
+          />
         </View>
       ) : null}
       {isAdding ? <NewLine view={view} jobId={job.id} onDone={() => setAdding(false)} /> : null}

@@ -28,13 +28,30 @@ export function QuotePart({ view, business }: { view: WorkOrderView; business: B
       {state.jobs.map((job) => (
         <QuoteJob key={job.id} job={job} view={view} priced={priced} />
       ))}
-      {isPicking ? <JobLibrary view={view} business={business} onDone={() => setPicking(false)} /> : <Button label="Add a job" onPress={() => setPicking(true)} />}
+      {isPicking ? (
+        <JobLibrary view={view} business={business} onDone={() => setPicking(false)} />
+      ) : (
+        <Button label="Add a job" onPress={() => setPicking(true)} />
+      )}
       {state.jobs.length > 0 && payer ? (
         <View style={styles.sums}>
-          <Press label={`Quote total ${showMoney(total)}, how it adds up`} aria-expanded={isExplained} onPress={() => setExplained(!isExplained)}>
-            <Row strong rule left={isExplained ? "Total, adds up from" : "Total (touch to see how)"} right={showMoney(total)} />
+          <Press
+            label={`Quote total ${showMoney(total)}, how it adds up`}
+            aria-expanded={isExplained}
+            onPress={() => setExplained(!isExplained)}
+          >
+            <Row
+              strong
+              rule
+              left={isExplained ? "Total, adds up from" : "Total (touch to see how)"}
+              right={showMoney(total)}
+            />
           </Press>
-          {isExplained ? quoteSums(state).map(({ label, cents }) => <Row key={label} tone="muted" left={label} right={showMoney(cents)} />) : null}
+          {isExplained
+            ? quoteSums(state).map(({ label, cents }) => (
+                <Row key={label} tone="muted" left={label} right={showMoney(cents)} />
+              ))
+            : null}
           {seesCost ? (
             <Words tone="muted" figures>
               {`Margin ${priced.profit.marginPercent ?? "–"} %, ${showMoney(priced.profit.gross)} of ${showMoney(priced.profit.revenue)}`}

@@ -13,14 +13,22 @@ import { SPACE } from "../ui/theme";
 import { Words } from "../ui/Words";
 import { nowhere } from "./nowhere";
 
-const STANDING_WORDS = { booked: "Booked", driving: "On the way", onSite: "On site", over: "Over", cancelled: "Cancelled" } as const;
+const STANDING_WORDS = {
+  booked: "Booked",
+  driving: "On the way",
+  onSite: "On site",
+  over: "Over",
+  cancelled: "Cancelled",
+} as const;
 
 /** Every trip for this work order, and booking the next one. */
 export function VisitsPart({ view, business }: { view: WorkOrderView; business: BusinessView }) {
   const live = view.visits.filter((visit) => visitStanding(visit) !== "cancelled");
   const [isBooking, setBooking] = useState(live.length === 0);
   const [slot, setSlot] = useState<Slot | null>(null);
-  const overlap = useSync((state) => state.refused.find(({ code, target }) => code === "visit/overlaps" && target === view.state.id));
+  const overlap = useSync((state) =>
+    state.refused.find(({ code, target }) => code === "visit/overlaps" && target === view.state.id),
+  );
   const [last, setLast] = useState<Slot | null>(null);
   const book = (chosen: Slot, allowOverlap: boolean): void => {
     const place = view.visits.at(-1)?.place ?? view.customer.place ?? nowhere();
@@ -53,7 +61,12 @@ export function VisitsPart({ view, business }: { view: WorkOrderView; business: 
         <>
           <SlotPicker business={business} slot={slot} onChange={setSlot} />
           {slot ? (
-            <Button kind="next" label={`Book ${showMomentOf(slot, business.timeZone)}`} onPress={() => book(slot, false)} testID="book-visit" />
+            <Button
+              kind="next"
+              label={`Book ${showMomentOf(slot, business.timeZone)}`}
+              onPress={() => book(slot, false)}
+              testID="book-visit"
+            />
           ) : (
             <Notice kind="note" text="Pick a day and a time." />
           )}
@@ -79,28 +92,59 @@ function Visit({ visit, view, business }: { visit: VisitState; view: WorkOrderVi
   const workOrderId = view.state.id;
   const mechanic = business.people.find(({ id }) => id === visit.mechanicId)?.name ?? "";
   const move = (chosen: Slot): void => {
-    sendVisitCommand(visit.id, workOrderId, { type: "moveVisit", startsAt: chosen.startsAt, endsAt: chosen.endsAt, mechanicId: chosen.mechanicId, allowOverlap: false });
+    sendVisitCommand(visit.id, workOrderId, {
+      type: "moveVisit",
+      startsAt: chosen.startsAt,
+      endsAt: chosen.endsAt,
+      mechanicId: chosen.mechanicId,
+      allowOverlap: false,
+    });
     setMoving(false);
     setSlot(null);
   };
   return (
     <View style={[styles.visit, { borderColor: colors.hairline }]}>
-      <Words strong figures>{`${showMoment(visit.startsAt, business.timeZone, today)} to ${showTime(visit.endsAt, business.timeZone)}`}</Words>
+      <Words
+        strong
+        figures
+      >{`${showMoment(visit.startsAt, business.timeZone, today)} to ${showTime(visit.endsAt, business.timeZone)}`}</Words>
       <Words tone="muted">{[mechanic, visit.place.street, visit.place.town].filter(Boolean).join(" · ")}</Words>
       {visit.note ? <Words>{visit.note}</Words> : null}
       <Words size="small" strong tone={standing === "driving" || standing === "onSite" ? "petrol" : "muted"}>
         {standing === "booked" && visit.endsAt < now ? "Booked, and its time has passed" : STANDING_WORDS[standing]}
       </Words>
       <View style={styles.acts}>
-        {standing === "booked" ? <Button kind="quiet" label="I'm there already" onPress={() => sendVisitCommand(visit.id, workOrderId, { type: "arrive" })} /> : null}
-        {standing === "onSite" ? <Button kind="quiet" label="I've left" onPress={() => sendVisitCommand(visit.id, workOrderId, { type: "leave" })} /> : null}
-        {standing === "booked" ? <Button kind="quiet" label={isMoving ? "Leave it" : "Move"} onPress={() => setMoving(!isMoving)} /> : null}
-        {standing === "booked" ? <Button kind="quiet" label="Cancel visit" onPress={() => sendVisitCommand(visit.id, workOrderId, { type: "cancelVisit" })} /> : null}
+        {standing === "booked" ? (
+          <Button
+            kind="quiet"
+            label="I'm there already"
+            onPress={() => sendVisitCommand(visit.id, workOrderId, { type: "arrive" })}
+          />
+        ) : null}
+        {standing === "onSite" ? (
+          <Button
+            kind="quiet"
+            label="I've left"
+            onPress={() => sendVisitCommand(visit.id, workOrderId, { type: "leave" })}
+          />
+        ) : null}
+        {standing === "booked" ? (
+          <Button kind="quiet" label={isMoving ? "Leave it" : "Move"} onPress={() => setMoving(!isMoving)} />
+        ) : null}
+        {standing === "booked" ? (
+          <Button
+            kind="quiet"
+            label="Cancel visit"
+            onPress={() => sendVisitCommand(visit.id, workOrderId, { type: "cancelVisit" })}
+          />
+        ) : null}
       </View>
       {isMoving ? (
         <>
           <SlotPicker business={business} slot={slot} onChange={setSlot} />
-          {slot ? <Button label={`Move to ${showMomentOf(slot, business.timeZone)}`} onPress={() => move(slot)} /> : null}
+          {slot ? (
+            <Button label={`Move to ${showMomentOf(slot, business.timeZone)}`} onPress={() => move(slot)} />
+          ) : null}
         </>
       ) : null}
     </View>

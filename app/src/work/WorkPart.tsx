@@ -14,18 +14,33 @@ export function WorkPart({ view, business }: { view: WorkOrderView; business: Bu
   const colors = useColors();
   const today = useToday();
   const jobs = approvedJobs(view.state);
-  if (jobs.length === 0) return <Words tone="muted">Nothing is agreed yet. Agreed jobs show up here to be finished.</Words>;
+  if (jobs.length === 0)
+    return <Words tone="muted">Nothing is agreed yet. Agreed jobs show up here to be finished.</Words>;
   return (
     <View style={styles.list}>
       {jobs.map((job) => (
         <View key={job.id} style={styles.row}>
-          {job.finishedAt ? <CircleCheck size={22} color={colors.ink} /> : <CircleDashed size={22} color={colors.ink} />}
+          {job.finishedAt ? (
+            <CircleCheck size={22} color={colors.ink} />
+          ) : (
+            <CircleDashed size={22} color={colors.ink} />
+          )}
           <View style={styles.grow}>
             <Words strong>{job.title}</Words>
-            {job.finishedAt ? <Words size="small" tone="muted" figures>{`Finished ${showMoment(job.finishedAt, business.timeZone, today)}`}</Words> : null}
+            {job.finishedAt ? (
+              <Words
+                size="small"
+                tone="muted"
+                figures
+              >{`Finished ${showMoment(job.finishedAt, business.timeZone, today)}`}</Words>
+            ) : null}
           </View>
           {job.finishedAt ? null : (
-            <Button kind="quiet" label={`Finish ${job.title.toLowerCase()}`} onPress={() => sendCommand(view.state.id, { type: "finishJobs", jobIds: [job.id] })} />
+            <Button
+              kind="quiet"
+              label={`Finish ${job.title.toLowerCase()}`}
+              onPress={() => sendCommand(view.state.id, { type: "finishJobs", jobIds: [job.id] })}
+            />
           )}
         </View>
       ))}
@@ -33,4 +48,8 @@ export function WorkPart({ view, business }: { view: WorkOrderView; business: Bu
   );
 }
 
-const styles = StyleSheet.create({ list: { gap: SPACE.s }, row: { flexDirection: "row", gap: SPACE.s, alignItems: "center", flexWrap: "wrap" }, grow: { flex: 1 } });
+const styles = StyleSheet.create({
+  list: { gap: SPACE.s },
+  row: { flexDirection: "row", gap: SPACE.s, alignItems: "center", flexWrap: "wrap" },
+  grow: { flex: 1 },
+});

@@ -34,7 +34,14 @@ import { VisitsPart } from "./VisitsPart";
 import { WorkPart } from "./WorkPart";
 import { driveMinutesTo } from "./driveTo";
 
-const TITLES: Record<SheetPart, string> = { visits: "Visits", check: "Check", quote: "Quote", parts: "Parts", work: "Work", money: "Money" };
+const TITLES: Record<SheetPart, string> = {
+  visits: "Visits",
+  check: "Check",
+  quote: "Quote",
+  parts: "Parts",
+  work: "Work",
+  money: "Money",
+};
 
 /** One work order as one sheet in the order of work; the next act at the foot. */
 export function WorkSheet({ id }: { id: string }) {
@@ -56,13 +63,21 @@ export function WorkSheet({ id }: { id: string }) {
     if (!view) return;
     switch (next.act) {
       case "setOff":
-        return sendVisitCommand(next.visitId, id, { type: "setOff", driveMinutes: driveMinutesTo(view, next.visitId, business) });
+        return sendVisitCommand(next.visitId, id, {
+          type: "setOff",
+          driveMinutes: driveMinutesTo(view, next.visitId, business),
+        });
       case "arrive":
         return sendVisitCommand(next.visitId, id, { type: "arrive" });
       case "showQuote":
         return router.navigate(`/show/${id}`);
       case "finishJobs":
-        return sendCommand(id, { type: "finishJobs", jobIds: view.state.jobs.filter((job) => job.answer?.value === "yes" && job.finishedAt === null).map((job) => job.id) });
+        return sendCommand(id, {
+          type: "finishJobs",
+          jobIds: view.state.jobs
+            .filter((job) => job.answer?.value === "yes" && job.finishedAt === null)
+            .map((job) => job.id),
+        });
       case "sendReceipt":
         return router.navigate(`/work/${id}/receipt`);
       case "bookVisit":
@@ -83,7 +98,11 @@ export function WorkSheet({ id }: { id: string }) {
   if (!view || !business) {
     return (
       <Screen title="Work order">
-        {error ? <Notice text={errorWords(error)} action={{ label: "Try again", onPress: refetch }} /> : <Waiting label="Loading the work order" />}
+        {error ? (
+          <Notice text={errorWords(error)} action={{ label: "Try again", onPress: refetch }} />
+        ) : (
+          <Waiting label="Loading the work order" />
+        )}
         <Button kind="quiet" label="To the day" onPress={() => router.navigate("/")} />
       </Screen>
     );
@@ -92,7 +111,12 @@ export function WorkSheet({ id }: { id: string }) {
   const label = nextActLabel(next);
   // These acts happen inside the open part, which has a button of its own for each.
   const isInPart =
-    next.act === "orderParts" || next.act === "receiveParts" || next.act === "takePayment" || next.act === "bookVisit" || next.act === "inspect" || next.act === "addJob";
+    next.act === "orderParts" ||
+    next.act === "receiveParts" ||
+    next.act === "takePayment" ||
+    next.act === "bookVisit" ||
+    next.act === "inspect" ||
+    next.act === "addJob";
   const isOpen = (part: SheetPart): boolean => toggled[part] ?? part === due;
   const contents: Record<SheetPart, () => React.ReactNode> = {
     visits: () => <VisitsPart view={view} business={business} />,
@@ -104,7 +128,9 @@ export function WorkSheet({ id }: { id: string }) {
   };
   const foot = (
     <>
-      {label && !(isInPart && due && isOpen(due)) ? <Button kind="next" label={label} onPress={act} testID="next-act" /> : null}
+      {label && !(isInPart && due && isOpen(due)) ? (
+        <Button kind="next" label={label} onPress={act} testID="next-act" />
+      ) : null}
       <SyncLine />
     </>
   );
@@ -130,7 +156,14 @@ export function WorkSheet({ id }: { id: string }) {
         {view.state.conflicts
           .filter(({ settledAt }) => settledAt === null)
           .map((mark) => (
-            <Notice key={mark.id} text={conflictWords(mark)} action={{ label: "Settled", onPress: () => sendCommand(id, { type: "settleConflict", conflictId: mark.id }) }} />
+            <Notice
+              key={mark.id}
+              text={conflictWords(mark)}
+              action={{
+                label: "Settled",
+                onPress: () => sendCommand(id, { type: "settleConflict", conflictId: mark.id }),
+              }}
+            />
           ))}
         {isWide ? null : <Context view={view} business={business} isWide={false} />}
         <Concerns view={view} business={business} />
@@ -150,7 +183,11 @@ export function WorkSheet({ id }: { id: string }) {
         </View>
       </Screen>
       {isWide ? (
-        <ScrollView style={[styles.right, { borderColor: colors.hairline }]} role="complementary" aria-label="About this work order">
+        <ScrollView
+          style={[styles.right, { borderColor: colors.hairline }]}
+          role="complementary"
+          aria-label="About this work order"
+        >
           <Context view={view} business={business} isWide />
         </ScrollView>
       ) : null}

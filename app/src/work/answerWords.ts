@@ -10,6 +10,8 @@ export function answerWords(job: Job, totalCents: number): string {
     case "no":
       return "Declined";
     case null:
-      return job.answer?.value === "yes" ? `Agreed at ${showMoney(job.answer.totalCents)}; the price changed, ask again` : "Not asked yet";
+      return job.answer?.value === "yes"
+        ? `Agreed at ${showMoney(job.answer.totalCents)}; the price changed, ask again`
+        : "Not asked yet";
   }
 }

@@ -1,11 +1,33 @@
-import { approvedJobs, approvedParts, balanceOf, countOf, openPoints, quoteTotalCents, showMoment, showMoney, visitStanding, type InspectionPoint } from "@mechanon/core";
+import {
+  approvedJobs,
+  approvedParts,
+  balanceOf,
+  countOf,
+  openPoints,
+  quoteTotalCents,
+  showMoment,
+  showMoney,
+  visitStanding,
+  type InspectionPoint,
+} from "@mechanon/core";
 import type { WorkOrderView } from "@mechanon/contract";
 import type { SheetPart } from "./parts";
 
-const VISIT_WORDS = { booked: "", driving: "on the way", onSite: "on site", over: "over", cancelled: "cancelled" } as const;
+const VISIT_WORDS = {
+  booked: "",
+  driving: "on the way",
+  onSite: "on site",
+  over: "over",
+  cancelled: "cancelled",
+} as const;
 
 /** The line each folded part of the sheet still says. */
-export function sheetLines(view: WorkOrderView, points: readonly InspectionPoint[], zone: string, today: string): Record<SheetPart, string> {
+export function sheetLines(
+  view: WorkOrderView,
+  points: readonly InspectionPoint[],
+  zone: string,
+  today: string,
+): Record<SheetPart, string> {
   const { state } = view;
   const live = view.visits.filter((visit) => visitStanding(visit) !== "cancelled");
   const last = live[live.length - 1];
@@ -18,19 +40,37 @@ export function sheetLines(view: WorkOrderView, points: readonly InspectionPoint
   const done = agreed.filter(({ finishedAt }) => finishedAt !== null).length;
   const balance = balanceOf(state);
   return {
-    visits: last ? [showMoment(last.startsAt, zone, today), VISIT_WORDS[visitStanding(last)]].filter(Boolean).join(", ") : "No visit yet",
+    visits: last
+      ? [showMoment(last.startsAt, zone, today), VISIT_WORDS[visitStanding(last)]].filter(Boolean).join(", ")
+      : "No visit yet",
     check:
       state.findings.length === 0
         ? "Not started"
-        : [open > 0 ? `${open} open` : "All checked", bad > 0 ? `${bad} act now` : "", watch > 0 ? `${watch} to watch` : ""].filter(Boolean).join(", "),
-    quote: state.jobs.length === 0 ? "No job yet" : `${countOf(state.jobs.length, "job")}, ${showMoney(quoteTotalCents(state))}`,
+        : [
+            open > 0 ? `${open} open` : "All checked",
+            bad > 0 ? `${bad} act now` : "",
+            watch > 0 ? `${watch} to watch` : "",
+          ]
+            .filter(Boolean)
+            .join(", "),
+    quote:
+      state.jobs.length === 0
+        ? "No job yet"
+        : `${countOf(state.jobs.length, "job")}, ${showMoney(quoteTotalCents(state))}`,
     parts:
       needed + ordered === 0
         ? state.received.length > 0
-          ? "All in hand"
+          ? agreed.every(({ finishedAt }) => finishedAt !== null)
+            ? "All fitted"
+            : "All in hand"
           : "None"
         : [needed > 0 ? `${needed} to order` : "", ordered > 0 ? `${ordered} on order` : ""].filter(Boolean).join(", "),
     work: agreed.length === 0 ? "Nothing agreed yet" : `${done} of ${countOf(agreed.length, "job")} finished`,
-    money: balance.totalCents === 0 ? "Nothing agreed yet" : balance.dueCents === 0 ? `Paid ${showMoney(balance.paidCents)}` : `${showMoney(balance.dueCents)} due`,
+    money:
+      balance.totalCents === 0
+        ? "Nothing agreed yet"
+        : balance.dueCents === 0
+          ? `Paid ${showMoney(balance.paidCents)}`
+          : `${showMoney(balance.dueCents)} due`,
   };
 }

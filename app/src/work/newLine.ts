@@ -28,7 +28,30 @@ export function readNewLine(
   if (amount === null || Object.keys(faults).length > 0) return { line: null, faults };
   const base = { id, description: draft.description.trim() };
   if (draft.kind === "labor")
-    return { line: { ...base, kind: "labor", hours: amount, rateCents: rules.laborRateCents, wageCents: rules.wageCents, paidHours: null }, faults: null };
-  if (draft.kind === "fee") return { line: { ...base, kind: "fee", quantity: amount, priceCents: price ?? 0 }, faults: null };
-  return { line: { ...base, kind: "part", quantity: amount, costCents: 0, markup: null, priceCents: price, partNumber: null, brand: null }, faults: null };
+    return {
+      line: {
+        ...base,
+        kind: "labor",
+        hours: amount,
+        rateCents: rules.laborRateCents,
+        wageCents: rules.wageCents,
+        paidHours: null,
+      },
+      faults: null,
+    };
+  if (draft.kind === "fee")
+    return { line: { ...base, kind: "fee", quantity: amount, priceCents: price ?? 0 }, faults: null };
+  return {
+    line: {
+      ...base,
+      kind: "part",
+      quantity: amount,
+      costCents: 0,
+      markup: null,
+      priceCents: price,
+      partNumber: null,
+      brand: null,
+    },
+    faults: null,
+  };
 }

@@ -9,9 +9,37 @@ import { partOf, SHEET_PARTS } from "./parts";
 import { quoteSums } from "./quoteSums";
 
 const at = "2026-11-23T17:00:00.000Z";
-const labor = { id: "l", kind: "labor" as const, description: "Labor", hours: 2, rateCents: 10000, wageCents: null, paidHours: null };
-const part = { id: "p", kind: "part" as const, description: "Part", quantity: 1, costCents: 1000, markup: "standard", priceCents: null, partNumber: null, brand: null };
-const job = { id: "j", title: "Brakes", libraryJobId: null, concernId: null, pointId: null, lines: [labor, part], addedAt: at, answer: null, finishedAt: null };
+const labor = {
+  id: "l",
+  kind: "labor" as const,
+  description: "Labor",
+  hours: 2,
+  rateCents: 10000,
+  wageCents: null,
+  paidHours: null,
+};
+const part = {
+  id: "p",
+  kind: "part" as const,
+  description: "Part",
+  quantity: 1,
+  costCents: 1000,
+  markup: "standard",
+  priceCents: null,
+  partNumber: null,
+  brand: null,
+};
+const job = {
+  id: "j",
+  title: "Brakes",
+  libraryJobId: null,
+  concernId: null,
+  pointId: null,
+  lines: [labor, part],
+  addedAt: at,
+  answer: null,
+  finishedAt: null,
+};
 
 describe("lines of the folded sheet", () => {
   it("say what is missing at the start", () => {
@@ -42,7 +70,11 @@ describe("the customer's word", () => {
   it.each([
     [null, 22000, "Not asked yet"],
     [{ value: "yes" as const, approvalId: "a", totalCents: 22000 }, 22000, "Agreed"],
-    [{ value: "yes" as const, approvalId: "a", totalCents: 20000 }, 22000, "Agreed at $200.00; the price changed, ask again"],
+    [
+      { value: "yes" as const, approvalId: "a", totalCents: 20000 },
+      22000,
+      "Agreed at $200.00; the price changed, ask again",
+    ],
     [{ value: "later" as const, approvalId: "a", totalCents: 1 }, 22000, "Put off"],
     [{ value: "no" as const, approvalId: "a", totalCents: 1 }, 22000, "Declined"],
   ])("%p at %p reads %p", (answer, total, words) => {
@@ -70,15 +102,31 @@ it.each([
 describe("a line typed by hand", () => {
   const rules = { laborRateCents: 10000, wageCents: null };
   it.each([
-    ["nothing", { kind: "labor" as const, description: " ", amount: "", price: "" }, { description: "say what it is", amount: "a number like 1 or 1.5" }],
-    ["a part without a price", { kind: "part" as const, description: "Clip", amount: "2", price: "x" }, { price: "an amount looks like 84.50" }],
-    ["five decimals", { kind: "labor" as const, description: "Look", amount: "1.00001", price: "" }, { amount: "a number like 1 or 1.5" }],
+    [
+      "nothing",
+      { kind: "labor" as const, description: " ", amount: "", price: "" },
+      { description: "say what it is", amount: "a number like 1 or 1.5" },
+    ],
+    [
+      "a part without a price",
+      { kind: "part" as const, description: "Clip", amount: "2", price: "x" },
+      { price: "an amount looks like 84.50" },
+    ],
+    [
+      "five decimals",
+      { kind: "labor" as const, description: "Look", amount: "1.00001", price: "" },
+      { amount: "a number like 1 or 1.5" },
+    ],
   ])("%s is told at the field", (_name, draft, faults) => {
     expect(readNewLine(draft, "x", rules).faults).toEqual(faults);
   });
   it("becomes a line with the business's rate or the price given", () => {
-    expect(readNewLine({ kind: "labor", description: "Look", amount: "1.5", price: "" }, "x", rules).line).toMatchObject({ hours: 1.5, rateCents: 10000 });
-    expect(readNewLine({ kind: "part", description: "Clip", amount: "2", price: "$3.50" }, "x", rules).line).toMatchObject({ quantity: 2, priceCents: 350 });
+    expect(
+      readNewLine({ kind: "labor", description: "Look", amount: "1.5", price: "" }, "x", rules).line,
+    ).toMatchObject({ hours: 1.5, rateCents: 10000 });
+    expect(
+      readNewLine({ kind: "part", description: "Clip", amount: "2", price: "$3.50" }, "x", rules).line,
+    ).toMatchObject({ quantity: 2, priceCents: 350 });
   });
 });
 

@@ -14,13 +14,31 @@ export const me = z
   .meta({ id: "Me" });
 export type Me = z.infer<typeof me>;
 
-export const signInBody = z.strictObject({ login: z.string().trim().min(1, "who are you?").max(200), password: z.string().min(1, "a password is needed").max(200) });
+export const signInBody = z.strictObject({
+  login: z.string().trim().min(1, "who are you?").max(200),
+  password: z.string().min(1, "a password is needed").max(200),
+});
 export const demoAccount = z.object({ login: z.string(), password: z.string(), name: z.string(), role: z.string() });
 
 export const accessRoutes = {
-  signIn: route({ method: "post", path: "/api/session", area: "access", summary: "Sign in", open: true, body: signInBody, answer: me }),
+  signIn: route({
+    method: "post",
+    path: "/api/session",
+    area: "access",
+    summary: "Sign in",
+    open: true,
+    body: signInBody,
+    answer: me,
+  }),
   whoAmI: route({ method: "get", path: "/api/session", area: "access", summary: "The person signed in", answer: me }),
-  signOut: route({ method: "delete", path: "/api/session", area: "access", summary: "Sign out", open: true, status: 204 }),
+  signOut: route({
+    method: "delete",
+    path: "/api/session",
+    area: "access",
+    summary: "Sign out",
+    open: true,
+    status: 204,
+  }),
   demoAccounts: route({
     method: "get",
     path: "/api/demo-accounts",

@@ -41,8 +41,24 @@ export const customerSheet = z.object({ customer, vehicles: z.array(vehicle), wo
 export type CustomerSheet = z.infer<typeof customerSheet>;
 
 export const customerRoutes = {
-  createCustomer: route({ method: "post", path: "/api/customers", area: "customers", summary: "Make a customer", keyed: true, body: customerBody, answer: customer, status: 201 }),
-  getCustomer: route({ method: "get", path: "/api/customers/:id", area: "customers", summary: "A customer with cars and work", params: idParams, answer: customerSheet }),
+  createCustomer: route({
+    method: "post",
+    path: "/api/customers",
+    area: "customers",
+    summary: "Make a customer",
+    keyed: true,
+    body: customerBody,
+    answer: customer,
+    status: 201,
+  }),
+  getCustomer: route({
+    method: "get",
+    path: "/api/customers/:id",
+    area: "customers",
+    summary: "A customer with cars and work",
+    params: idParams,
+    answer: customerSheet,
+  }),
   changeCustomer: route({
     method: "patch",
     path: "/api/customers/:id",

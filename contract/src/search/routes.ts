@@ -4,7 +4,10 @@ import { customer } from "../customers/routes";
 import { vehicle } from "../vehicles/vehicle";
 import { workOrderSummary } from "../workOrders/summary";
 
-export const found = z.object({ customers: z.array(z.object({ customer, vehicles: z.array(vehicle) })), workOrders: z.array(workOrderSummary) });
+export const found = z.object({
+  customers: z.array(z.object({ customer, vehicles: z.array(vehicle) })),
+  workOrders: z.array(workOrderSummary),
+});
 export type Found = z.infer<typeof found>;
 
 export const searchRoutes = {

@@ -20,5 +20,11 @@ export const businessView = z
 export type BusinessView = z.infer<typeof businessView>;
 
 export const settingsRoutes = {
-  getBusiness: route({ method: "get", path: "/api/business", area: "settings", summary: "Settings, job library and people", answer: businessView }),
+  getBusiness: route({
+    method: "get",
+    path: "/api/business",
+    area: "settings",
+    summary: "Settings, job library and people",
+    answer: businessView,
+  }),
 };

@@ -33,7 +33,11 @@ export const sourcingRoutes = {
     area: "sourcing",
     summary: "Order approved parts; the same order id is ordered once",
     params: idParams,
-    body: z.strictObject({ orderId: idField, lineIds: z.array(idField).min(1).max(100), acceptChangedCost: z.boolean() }),
+    body: z.strictObject({
+      orderId: idField,
+      lineIds: z.array(idField).min(1).max(100),
+      acceptChangedCost: z.boolean(),
+    }),
     answer: z.object({ workOrder: workOrderView }),
   }),
 };

@@ -24,8 +24,14 @@ export const vehicleBody = z
     drive: optionalText(60),
     color: optionalText(40),
   })
-  .refine((car) => car.vin !== null || car.plate !== null || car.make !== null || car.model !== null, { message: "a VIN, a plate, or a make is needed", path: ["make"] })
-  .refine((car) => car.plate === null || car.region !== null, { message: "the state of the plate is needed", path: ["region"] });
+  .refine((car) => car.vin !== null || car.plate !== null || car.make !== null || car.model !== null, {
+    message: "a VIN, a plate, or a make is needed",
+    path: ["make"],
+  })
+  .refine((car) => car.plate === null || car.region !== null, {
+    message: "the state of the plate is needed",
+    path: ["region"],
+  });
 
 export const vinReport = z
   .object({
@@ -53,7 +59,12 @@ export const vinReport = z
     plant: z.string().nullable(),
     country: z.string().nullable(),
     problems: z.array(z.object({ code: z.string(), message: z.string(), position: z.number().nullable() })),
-    suggestions: z.array(z.object({ vin: z.string(), changes: z.array(z.object({ position: z.number(), from: z.string(), to: z.string() })) })),
+    suggestions: z.array(
+      z.object({
+        vin: z.string(),
+        changes: z.array(z.object({ position: z.number(), from: z.string(), to: z.string() })),
+      }),
+    ),
   })
   .meta({ id: "VinReport" });
 
@@ -71,7 +82,14 @@ export const vehicleRoutes = {
     answer: vehicle,
     status: 201,
   }),
-  getVehicle: route({ method: "get", path: "/api/vehicles/:id", area: "vehicles", summary: "A car", params: idParams, answer: vehicle }),
+  getVehicle: route({
+    method: "get",
+    path: "/api/vehicles/:id",
+    area: "vehicles",
+    summary: "A car",
+    params: idParams,
+    answer: vehicle,
+  }),
   decodeVin: route({
     method: "get",
     path: "/api/vins/:vin",

@@ -21,5 +21,16 @@ export const vehicle = z
 export type Vehicle = z.infer<typeof vehicle>;
 
 /** What a look-up says a car is, before a person confirms it. */
-export const vehicleGuess = vehicle.pick({ vin: true, plate: true, region: true, year: true, make: true, model: true, trim: true, engine: true, drive: true, color: true });
+export const vehicleGuess = vehicle.pick({
+  vin: true,
+  plate: true,
+  region: true,
+  year: true,
+  make: true,
+  model: true,
+  trim: true,
+  engine: true,
+  drive: true,
+  color: true,
+});
 export type VehicleGuess = z.infer<typeof vehicleGuess>;

@@ -9,7 +9,9 @@ export const visitEnvelope = z.strictObject({ id: idField, at: z.iso.datetime(),
 export type VisitEnvelope = z.infer<typeof visitEnvelope>;
 
 /** A stop of the day with what it is for. */
-export const dayVisit = z.object({ visit: visitState, mechanicName: z.string(), workOrders: z.array(workOrderSummary) }).meta({ id: "DayVisit" });
+export const dayVisit = z
+  .object({ visit: visitState, mechanicName: z.string(), workOrders: z.array(workOrderSummary) })
+  .meta({ id: "DayVisit" });
 export type DayVisit = z.infer<typeof dayVisit>;
 
 export const visitRoutes = {

@@ -14,7 +14,12 @@ export type WorkOrderEnvelope = z.infer<typeof workOrderEnvelope>;
 
 /** What became of one command. */
 export const commandOutcome = z
-  .object({ id: z.string(), outcome: z.enum(["applied", "refused"]), refusal: z.enum(REFUSAL_CODES).nullable(), conflicts: z.array(z.string()) })
+  .object({
+    id: z.string(),
+    outcome: z.enum(["applied", "refused"]),
+    refusal: z.enum(REFUSAL_CODES).nullable(),
+    conflicts: z.array(z.string()),
+  })
   .meta({ id: "CommandOutcome" });
 export type CommandOutcome = z.infer<typeof commandOutcome>;
 
@@ -29,14 +34,29 @@ export const workOrderView = z
     customer,
     vehicle,
     visits: z.array(visitState),
-    messages: z.array(z.object({ id: z.string(), text: z.string(), status: z.enum(["waiting", "sent"]), at: z.string(), lastError: z.string().nullable() })),
+    messages: z.array(
+      z.object({
+        id: z.string(),
+        text: z.string(),
+        status: z.enum(["waiting", "sent"]),
+        at: z.string(),
+        lastError: z.string().nullable(),
+      }),
+    ),
     pendingCharges: z.array(pendingCharge),
   })
   .meta({ id: "WorkOrderView" });
 export type WorkOrderView = z.infer<typeof workOrderView>;
 
 export const workOrderRoutes = {
-  getWorkOrder: route({ method: "get", path: "/api/work-orders/:id", area: "workOrders", summary: "A work order", params: idParams, answer: workOrderView }),
+  getWorkOrder: route({
+    method: "get",
+    path: "/api/work-orders/:id",
+    area: "workOrders",
+    summary: "A work order",
+    params: idParams,
+    answer: workOrderView,
+  }),
   sendWorkOrderCommands: route({
     method: "post",
     path: "/api/work-orders/:id/commands",

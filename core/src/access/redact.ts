@@ -13,7 +13,10 @@ export function redactWorkOrder(state: WorkOrderState, viewer: Viewer): WorkOrde
     ...state,
     rules: redactRules(state.rules),
     jobs: state.jobs.map((job) => ({ ...job, lines: job.lines.map((line) => redactLine(line, state.rules)) })),
-    orders: state.orders.map((order) => ({ ...order, items: order.items.map((item) => ({ ...item, costCents: null })) })),
+    orders: state.orders.map((order) => ({
+      ...order,
+      items: order.items.map((item) => ({ ...item, costCents: null })),
+    })),
   };
 }
 

@@ -1,13 +1,15 @@
 import { CalcError } from "./error";
 
-export type CalcAnswer = { ok: true; value: unknown } | { ok: false; error: { code: string; message: string; path: string } };
+export type CalcAnswer =
+  { ok: true; value: unknown } | { ok: false; error: { code: string; message: string; path: string } };
 
 /** Runs one calculation on one JSON text; bad input comes back as data, never thrown. */
 export function answerText(calculate: (input: unknown) => unknown, text: string): CalcAnswer {
   try {
     return { ok: true, value: calculate(parseJson(text)) };
   } catch (error) {
-    if (error instanceof CalcError) return { ok: false, error: { code: error.code, message: error.message, path: error.path } };
+    if (error instanceof CalcError)
+      return { ok: false, error: { code: error.code, message: error.message, path: error.path } };
     throw error;
   }
 }

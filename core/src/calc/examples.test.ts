@@ -70,8 +70,30 @@ describe("price", () => {
         { id: "battery", total: 17880 },
       ],
       payers: [
-        { id: "customer", labor: 19676, part: 21472, fee: 141, sublet: 0, core: 0, supplies: 984, discount: 1996, taxes: { state: 1412, county: 242 }, total: 43927 },
-        { id: "fleet", labor: 0, part: 15680, fee: 0, sublet: 0, core: 2200, supplies: 0, discount: 0, taxes: { state: 0, county: 0 }, total: 17880 },
+        {
+          id: "customer",
+          labor: 19676,
+          part: 21472,
+          fee: 141,
+          sublet: 0,
+          core: 0,
+          supplies: 984,
+          discount: 1996,
+          taxes: { state: 1412, county: 242 },
+          total: 43927,
+        },
+        {
+          id: "fleet",
+          labor: 0,
+          part: 15680,
+          fee: 0,
+          sublet: 0,
+          core: 2200,
+          supplies: 0,
+          discount: 0,
+          taxes: { state: 0, county: 0 },
+          total: 17880,
+        },
       ],
       total: 61807,
       profit: { revenue: 57953, cost: 25991, gross: 31962, marginPercent: 55.2 },
@@ -93,14 +115,49 @@ describe("price", () => {
     ["a tax that is not there", at("jobs.0.lines.1.taxes", ["city"]), "unknown-reference", "jobs[0].lines[1].taxes[0]"],
     ["an unknown kind", at("jobs.0.lines.1.kind", "gift"), "not-allowed", "jobs[0].lines[1].kind"],
     ["a kind left out", at("jobs.0.lines.1.kind", undefined), "missing", "jobs[0].lines[1].kind"],
-    ["bands that do not rise", at("rules.markup.standard.bands.1.upTo", 500), "not-allowed", "rules.markup.standard.bands[1].upTo"],
-    ["a last band with a limit", at("rules.markup.standard.bands.3.upTo", 9000), "not-allowed", "rules.markup.standard.bands[3].upTo"],
-    ["percent and amount at once", at("jobs.0.lines.2.discount", { percent: 1, amount: 1 }), "not-allowed", "jobs[0].lines[2].discount"],
-    ["more than all off", at("jobs.0.lines.2.discount", { percent: 100.01 }), "out-of-range", "jobs[0].lines[2].discount.percent"],
+    [
+      "bands that do not rise",
+      at("rules.markup.standard.bands.1.upTo", 500),
+      "not-allowed",
+      "rules.markup.standard.bands[1].upTo",
+    ],
+    [
+      "a last band with a limit",
+      at("rules.markup.standard.bands.3.upTo", 9000),
+      "not-allowed",
+      "rules.markup.standard.bands[3].upTo",
+    ],
+    [
+      "percent and amount at once",
+      at("jobs.0.lines.2.discount", { percent: 1, amount: 1 }),
+      "not-allowed",
+      "jobs[0].lines[2].discount",
+    ],
+    [
+      "more than all off",
+      at("jobs.0.lines.2.discount", { percent: 100.01 }),
+      "out-of-range",
+      "jobs[0].lines[2].discount.percent",
+    ],
     ["a discount on a core", at("jobs.2.lines.1.discount", { percent: 1 }), "unknown-key", "jobs[2].lines[1].discount"],
-    ["a line discount below a set price", at("jobs.1.lines.0.discount", { percent: 1 }), "not-allowed", "jobs[1].lines[0].discount"],
-    ["labor as an included line", at("jobs.1.setPrice.included.0.line", "o1"), "not-allowed", "jobs[1].setPrice.included[0].line"],
-    ["an included line of another job", at("jobs.1.setPrice.included.0.line", "b2"), "unknown-reference", "jobs[1].setPrice.included[0].line"],
+    [
+      "a line discount below a set price",
+      at("jobs.1.lines.0.discount", { percent: 1 }),
+      "not-allowed",
+      "jobs[1].lines[0].discount",
+    ],
+    [
+      "labor as an included line",
+      at("jobs.1.setPrice.included.0.line", "o1"),
+      "not-allowed",
+      "jobs[1].setPrice.included[0].line",
+    ],
+    [
+      "an included line of another job",
+      at("jobs.1.setPrice.included.0.line", "b2"),
+      "unknown-reference",
+      "jobs[1].setPrice.included[0].line",
+    ],
     ["part without price or markup", at("jobs.0.lines.1.markup", null), "missing", "jobs[0].lines[1].markup"],
     ["an ending of 100", at("rules.markup.standard.ending", 100), "out-of-range", "rules.markup.standard.ending"],
     ["no object at all", [], "wrong-type", ""],
@@ -117,7 +174,11 @@ describe("price", () => {
       discounts: null,
       count: "all",
     };
-    expect(run("price", bare)).toMatchObject({ total: 0, jobs: [{ id: "j", total: 0 }], profit: { revenue: 0, marginPercent: null } });
+    expect(run("price", bare)).toMatchObject({
+      total: 0,
+      jobs: [{ id: "j", total: 0 }],
+      profit: { revenue: 0, marginPercent: null },
+    });
   });
 
   it("lists every payer, and no job that does not count", () => {
@@ -136,7 +197,14 @@ describe("price", () => {
     ["goes on to the next hundred", 1251, 0, 3100],
   ])("%s", (_name, cost, ending, unitPrice) => {
     const input = at("rules.markup.standard.ending", ending) as typeof quote;
-    input.jobs = [{ id: "j", payer: "customer", answer: "approved", lines: [{ id: "l", kind: "part", quantity: 1, cost, markup: "standard" }] }] as typeof quote.jobs;
+    input.jobs = [
+      {
+        id: "j",
+        payer: "customer",
+        answer: "approved",
+        lines: [{ id: "l", kind: "part", quantity: 1, cost, markup: "standard" }],
+      },
+    ] as typeof quote.jobs;
     expect(run("price", input)).toMatchObject({ lines: [{ unitPrice }] });
   });
 });
@@ -160,7 +228,10 @@ describe("labor", () => {
     });
   });
   it("refuses a step that is not there and an operation given twice", () => {
-    expect(faultOf("labor", { ...input, operations: [{ id: "a", steps: ["wheel", "axle"] }] })).toEqual(["unknown-reference", "operations[0].steps[1]"]);
+    expect(faultOf("labor", { ...input, operations: [{ id: "a", steps: ["wheel", "axle"] }] })).toEqual([
+      "unknown-reference",
+      "operations[0].steps[1]",
+    ]);
     expect(
       faultOf("labor", {
         ...input,
@@ -175,7 +246,12 @@ describe("labor", () => {
 
 describe("loan", () => {
   it("plans the published example", () => {
-    expect(run("loan", { amount: 84000, aprPercent: 14.9, months: 6 })).toMatchObject({ payment: 14615, lastPayment: 14612, totalPaid: 87687, totalInterest: 3687 });
+    expect(run("loan", { amount: 84000, aprPercent: 14.9, months: 6 })).toMatchObject({
+      payment: 14615,
+      lastPayment: 14612,
+      totalPaid: 87687,
+      totalInterest: 3687,
+    });
   });
   it("divides evenly without interest, and the last payment clears it", () => {
     expect(run("loan", { amount: 1000, aprPercent: 0, months: 3 })).toEqual({
@@ -184,7 +260,11 @@ describe("loan", () => {
     }); // prettier-ignore
   });
   it("never takes more than is owed: later payments are 0", () => {
-    expect(run("loan", { amount: 10, aprPercent: 0, months: 18 })).toMatchObject({ payment: 1, lastPayment: 0, totalPaid: 10 });
+    expect(run("loan", { amount: 10, aprPercent: 0, months: 18 })).toMatchObject({
+      payment: 1,
+      lastPayment: 0,
+      totalPaid: 10,
+    });
   });
   it.each([[0], [601], [1.5]])("refuses %p months", (months) => {
     expect(faultOf("loan", { amount: 1, aprPercent: 1, months })[1]).toBe("months");
@@ -193,10 +273,25 @@ describe("loan", () => {
 
 describe("tire", () => {
   it.each([
-    ["215/55R17 94V", { widthMm: 215, aspect: 55, rimInch: 17, diameterMm: 668.3, sidewallMm: 118.3, revsPerKm: 476.3, loadKg: 670, speedKmh: 240 }],
+    [
+      "215/55R17 94V",
+      {
+        widthMm: 215,
+        aspect: 55,
+        rimInch: 17,
+        diameterMm: 668.3,
+        sidewallMm: 118.3,
+        revsPerKm: 476.3,
+        loadKg: 670,
+        speedKmh: 240,
+      },
+    ],
     ["p215 / 55 zr 17", { widthMm: 215, loadKg: null, speedKmh: null, diameterMm: 668.3 }],
     ["LT245/75R16 120/116S", { loadKg: 1400, speedKmh: 180, diameterMm: 773.9 }],
-    ["31x10.50R15LT 109Q", { widthMm: 267, aspect: null, rimInch: 15, diameterMm: 787.4, sidewallMm: 203.2, loadKg: 1030, speedKmh: 160 }],
+    [
+      "31x10.50R15LT 109Q",
+      { widthMm: 267, aspect: null, rimInch: 15, diameterMm: 787.4, sidewallMm: 203.2, loadKg: 1030, speedKmh: 160 },
+    ],
     ["275/70R22.5 148/145M", { rimInch: 22.5, diameterMm: 956.5, loadKg: 3150, speedKmh: 130 }],
     ["LT285/70R17 121/118S", { loadKg: 1450, speedKmh: 180 }],
   ])("reads %s", (size, expected) => {
@@ -221,5 +316,8 @@ describe("plate", () => {
 });
 
 it("answers text that is no JSON as data", () => {
-  expect(answerText((value) => value, "{")).toEqual({ ok: false, error: { code: "not-json", message: "the input is not JSON", path: "" } });
+  expect(answerText((value) => value, "{")).toEqual({
+    ok: false,
+    error: { code: "not-json", message: "the input is not JSON", path: "" },
+  });
 });

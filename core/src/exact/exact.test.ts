@@ -34,13 +34,21 @@ describe("rounding", () => {
     expect(roundedDecimal(-105n, 100n, 1)).toBe(-1.1);
   });
   it("never takes more than all", () => {
-    fc.assert(fc.property(cents, fc.bigInt({ min: 0n, max: 1_000_000n }), (amount, percent) => expect(roundPercent(amount, percent)).toBeLessThanOrEqual(amount)));
+    fc.assert(
+      fc.property(cents, fc.bigInt({ min: 0n, max: 1_000_000n }), (amount, percent) =>
+        expect(roundPercent(amount, percent)).toBeLessThanOrEqual(amount),
+      ),
+    );
   });
 });
 
 describe("spread", () => {
   it("loses and makes nothing", () => {
-    fc.assert(fc.property(cents, fc.array(cents, { minLength: 1 }), (total, weights) => expect(spread(total, weights).reduce((sum, share) => sum + share, 0n)).toBe(total)));
+    fc.assert(
+      fc.property(cents, fc.array(cents, { minLength: 1 }), (total, weights) =>
+        expect(spread(total, weights).reduce((sum, share) => sum + share, 0n)).toBe(total),
+      ),
+    );
   });
   it("stays within one cent of the exact share, and gives nothing for no weight", () => {
     fc.assert(

@@ -14,7 +14,11 @@ export function offersForFindings(state: WorkOrderState, library: readonly Libra
   return state.findings
     .filter(({ grade }) => grade === "act" || grade === "watch")
     .sort((a, b) => urgency[a.grade] - urgency[b.grade])
-    .flatMap(({ pointId }) => library.filter((job) => job.curesPoints.includes(pointId) && !isOnQuote(state, job)).map((libraryJob) => ({ libraryJob, pointId, concernId: null })));
+    .flatMap(({ pointId }) =>
+      library
+        .filter((job) => job.curesPoints.includes(pointId) && !isOnQuote(state, job))
+        .map((libraryJob) => ({ libraryJob, pointId, concernId: null })),
+    );
 }
 
 /** Jobs offered for concerns that nothing on the quote answers yet. */

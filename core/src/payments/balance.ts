@@ -15,8 +15,16 @@ export interface Balance {
 
 export function balanceOf(state: WorkOrderState): Balance {
   const totalCents = approvedQuote(state).total;
-  const paidCents = state.payments.reduce((sum, { status, amountCents }) => sum + (status === "taken" ? amountCents : 0), 0);
-  return { totalCents, paidCents, dueCents: Math.max(0, totalCents - paidCents), overpaidCents: Math.max(0, paidCents - totalCents) };
+  const paidCents = state.payments.reduce(
+    (sum, { status, amountCents }) => sum + (status === "taken" ? amountCents : 0),
+    0,
+  );
+  return {
+    totalCents,
+    paidCents,
+    dueCents: Math.max(0, totalCents - paidCents),
+    overpaidCents: Math.max(0, paidCents - totalCents),
+  };
 }
 
 /** The priced quote of the jobs whose yes stands; a yes for an older price does not count. */

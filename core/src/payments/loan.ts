@@ -69,6 +69,7 @@ function levelPayment(amount: bigint, rate: bigint, months: number): bigint {
 
 function cents(value: bigint): number {
   const number = Number(value);
-  if (!Number.isSafeInteger(number)) throw new CalcError("out-of-range", "the amounts are too large to add up exactly", "");
+  if (!Number.isSafeInteger(number))
+    throw new CalcError("out-of-range", "the amounts are too large to add up exactly", "");
   return number;
 }

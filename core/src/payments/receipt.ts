@@ -43,7 +43,9 @@ export function receiptOf(state: WorkOrderState): Receipt {
     payments: state.payments
       .filter(({ status }) => status === "taken")
       .map(({ method, at, amountCents, tenderedCents, card }) => ({ method, at, amountCents, tenderedCents, card })),
-    notDone: state.jobs.flatMap(({ title, answer }) => (answer?.value === "later" || answer?.value === "no" ? [{ title, answer: answer.value }] : [])),
+    notDone: state.jobs.flatMap(({ title, answer }) =>
+      answer?.value === "later" || answer?.value === "no" ? [{ title, answer: answer.value }] : [],
+    ),
     signature: signed ? { name: signed.name, strokes: signed.signature, at: signed.at } : null,
   };
 }

@@ -9,7 +9,14 @@ const amount = z.number().nonnegative();
  * price it sells at.
  */
 export const quoteLine = z.discriminatedUnion("kind", [
-  z.object({ ...base, kind: z.literal("labor"), hours: amount, rateCents: cents, wageCents: cents.nullable(), paidHours: amount.nullable() }),
+  z.object({
+    ...base,
+    kind: z.literal("labor"),
+    hours: amount,
+    rateCents: cents,
+    wageCents: cents.nullable(),
+    paidHours: amount.nullable(),
+  }),
   z.object({
     ...base,
     kind: z.literal("part"),

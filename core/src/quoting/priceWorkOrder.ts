@@ -11,7 +11,10 @@ export const CUSTOMER_PAYER = "customer";
  *
  * @param count - `approved` for the jobs whose yes stands, `all` for everything on the quote.
  */
-export function priceWorkOrder(state: Pick<WorkOrderState, "rules" | "jobs" | "taxExempt">, count: "approved" | "all"): PricedQuote {
+export function priceWorkOrder(
+  state: Pick<WorkOrderState, "rules" | "jobs" | "taxExempt">,
+  count: "approved" | "all",
+): PricedQuote {
   const input: PriceInput = {
     rules: state.rules.pricing,
     payers: [{ id: CUSTOMER_PAYER, taxExempt: state.taxExempt }],
@@ -29,9 +32,23 @@ export function priceWorkOrder(state: Pick<WorkOrderState, "rules" | "jobs" | "t
 function toLineInput(line: QuoteLine): LineInput {
   switch (line.kind) {
     case "labor":
-      return { id: line.id, kind: "labor", hours: line.hours, rate: line.rateCents, wage: line.wageCents, paidHours: line.paidHours };
+      return {
+        id: line.id,
+        kind: "labor",
+        hours: line.hours,
+        rate: line.rateCents,
+        wage: line.wageCents,
+        paidHours: line.paidHours,
+      };
     case "part":
-      return { id: line.id, kind: "part", quantity: line.quantity, cost: line.costCents ?? 0, markup: line.markup, price: line.priceCents };
+      return {
+        id: line.id,
+        kind: "part",
+        quantity: line.quantity,
+        cost: line.costCents ?? 0,
+        markup: line.markup,
+        price: line.priceCents,
+      };
     case "fee":
       return { id: line.id, kind: "fee", quantity: line.quantity, price: line.priceCents };
     case "core":

@@ -25,6 +25,8 @@ export function milesBetween(from: Point, to: Point): number | null {
   const radians = (degrees: number): number => (degrees * Math.PI) / 180;
   const dLatitude = radians(to.latitude - from.latitude);
   const dLongitude = radians(to.longitude - from.longitude);
-  const a = Math.sin(dLatitude / 2) ** 2 + Math.cos(radians(from.latitude)) * Math.cos(radians(to.latitude)) * Math.sin(dLongitude / 2) ** 2;
+  const a =
+    Math.sin(dLatitude / 2) ** 2 +
+    Math.cos(radians(from.latitude)) * Math.cos(radians(to.latitude)) * Math.sin(dLongitude / 2) ** 2;
   return 2 * EARTH_RADIUS_MILES * Math.asin(Math.sqrt(a));
 }

@@ -8,17 +8,34 @@ export const inspectionPoint = z.object({
   area: z.string(),
   /** What is measured there, if anything; below the limits the grade follows by itself. */
   measure: z
-    .object({ name: z.string(), unit: z.string(), step: z.number().positive(), start: z.number(), most: z.number(), watchBelow: z.number(), actBelow: z.number() })
+    .object({
+      name: z.string(),
+      unit: z.string(),
+      step: z.number().positive(),
+      start: z.number(),
+      most: z.number(),
+      watchBelow: z.number(),
+      actBelow: z.number(),
+    })
     .nullable(),
 });
 export type InspectionPoint = z.infer<typeof inspectionPoint>;
 
 /** A ready phrase for what a customer calls about. */
-export const concernPhrase = z.object({ id: z.string(), text: z.string(), kind: z.enum(["fault", "wish"]), area: z.string() });
+export const concernPhrase = z.object({
+  id: z.string(),
+  text: z.string(),
+  kind: z.enum(["fault", "wish"]),
+  area: z.string(),
+});
 export type ConcernPhrase = z.infer<typeof concernPhrase>;
 
 /** Money rules of a business: how prices are made and what labor costs. */
-export const moneyRules = z.object({ pricing: rulesInput, laborRateCents: z.number().int(), wageCents: z.number().int().nullable() });
+export const moneyRules = z.object({
+  pricing: rulesInput,
+  laborRateCents: z.number().int(),
+  wageCents: z.number().int().nullable(),
+});
 export type MoneyRules = z.infer<typeof moneyRules>;
 
 export const businessSettings = z.object({
@@ -28,7 +45,16 @@ export const businessSettings = z.object({
   home: z.object({ street: z.string(), latitude: z.number(), longitude: z.number() }),
   phone: z.string(),
   /** Streets of the area with a point on each, so that an address typed by its street has a place on the road. */
-  streets: z.array(z.object({ name: z.string(), town: z.string(), region: z.string(), postcode: z.string(), latitude: z.number(), longitude: z.number() })),
+  streets: z.array(
+    z.object({
+      name: z.string(),
+      town: z.string(),
+      region: z.string(),
+      postcode: z.string(),
+      latitude: z.number(),
+      longitude: z.number(),
+    }),
+  ),
   visitMinutes: z.array(z.number().int().positive()),
   regions: z.array(z.string()),
 });

@@ -18,15 +18,46 @@ export function sampleVinTable(): VinTable {
             { schema: 2, yearFrom: 1981, yearTo: 2009 },
           ],
         },
-        { wmi: "WZZ", maker: "ZEEMEEUW BV", make: null, country: "NETHERLANDS", kind: "car", schemas: [{ schema: 1, yearFrom: 1981, yearTo: null }] },
-        { wmi: "1T9123", maker: "TINY TERN TRAILERS", make: "Tiny Tern", country: "UNITED STATES (USA)", kind: "truck", schemas: [] },
-        { wmi: "5HM", maker: "HERON CYCLES", make: null, country: "UNITED STATES (USA)", kind: "motorcycle", schemas: [{ schema: 3, yearFrom: 1981, yearTo: null }] },
-        { wmi: "4HT", maker: "HERON TRUCKS", make: "Heron", country: "UNITED STATES (USA)", kind: "truck", schemas: [{ schema: 4, yearFrom: 1990, yearTo: null }] },
+        {
+          wmi: "WZZ",
+          maker: "ZEEMEEUW BV",
+          make: null,
+          country: "NETHERLANDS",
+          kind: "car",
+          schemas: [{ schema: 1, yearFrom: 1981, yearTo: null }],
+        },
+        {
+          wmi: "1T9123",
+          maker: "TINY TERN TRAILERS",
+          make: "Tiny Tern",
+          country: "UNITED STATES (USA)",
+          kind: "truck",
+          schemas: [],
+        },
+        {
+          wmi: "5HM",
+          maker: "HERON CYCLES",
+          make: null,
+          country: "UNITED STATES (USA)",
+          kind: "motorcycle",
+          schemas: [{ schema: 3, yearFrom: 1981, yearTo: null }],
+        },
+        {
+          wmi: "4HT",
+          maker: "HERON TRUCKS",
+          make: "Heron",
+          country: "UNITED STATES (USA)",
+          kind: "truck",
+          schemas: [{ schema: 4, yearFrom: 1990, yearTo: null }],
+        },
       ],
       schemas: [
         // Shared by all models of the maker.
         [
-          { key: "*****|*A", facts: { plantCity: "LARKHAVEN", plantState: "WASHINGTON", plantCountry: "UNITED STATES (USA)" } },
+          {
+            key: "*****|*A",
+            facts: { plantCity: "LARKHAVEN", plantState: "WASHINGTON", plantCountry: "UNITED STATES (USA)" },
+          },
           { key: "AB", facts: { bodyClass: "Wagon", doors: "5" } },
         ],
         // The model's own.
@@ -39,7 +70,19 @@ export function sampleVinTable(): VinTable {
         [{ key: "A", facts: { model: "Heron\tWader", liters: "0.9" } }],
         [{ key: "A", facts: { model: "Heron\tHauler", gvwr: "Class 6: 19,501 - 26,000 lb (8,845 - 11,794 kg)" } }],
       ],
-      engines: [{ name: "T20", facts: { cylinders: "4", configuration: "In-Line", liters: "2.0", fuel: "Gasoline", turbo: "Yes", horsepower: "210" } }],
+      engines: [
+        {
+          name: "T20",
+          facts: {
+            cylinders: "4",
+            configuration: "In-Line",
+            liters: "2.0",
+            fuel: "Gasoline",
+            turbo: "Yes",
+            horsepower: "210",
+          },
+        },
+      ],
     }),
   );
 }

@@ -10,7 +10,12 @@ import type { WorkOrderState } from "../workOrders/state";
 
 export const FULL_ACTOR: Actor = { id: "odile", name: "Odile Farrow", rights: ["seeCost", "changePrices"] };
 export const POINTS: BusinessSettings["inspection"] = [
-  { id: "pads", title: "Pads", area: "Brakes", measure: { name: "Pad", unit: "mm", step: 0.5, start: 7, most: 14, watchBelow: 5, actBelow: 3 } },
+  {
+    id: "pads",
+    title: "Pads",
+    area: "Brakes",
+    measure: { name: "Pad", unit: "mm", step: 0.5, start: 7, most: 14, watchBelow: 5, actBelow: 3 },
+  },
   { id: "oil", title: "Oil", area: "Fluids", measure: null },
 ];
 export const LIBRARY: LibraryJob[] = [
@@ -22,7 +27,17 @@ export const LIBRARY: LibraryJob[] = [
     answersConcerns: ["grind"],
     lines: [
       { id: "1", kind: "labor", description: "Pads", hours: 1, rateCents: 10000, wageCents: 3000, paidHours: null },
-      { id: "2", kind: "part", description: "Pad set", quantity: 1, costCents: 3000, markup: "standard", priceCents: null, partNumber: "P", brand: "Halyard" },
+      {
+        id: "2",
+        kind: "part",
+        description: "Pad set",
+        quantity: 1,
+        costCents: 3000,
+        markup: "standard",
+        priceCents: null,
+        partNumber: "P",
+        brand: "Halyard",
+      },
     ],
   },
 ];
@@ -37,14 +52,22 @@ export const SETTINGS: BusinessSettings = {
   rules: {
     laborRateCents: 10000,
     wageCents: 3000,
-    pricing: { markup: { standard: { bands: [{ upTo: null, times: 2 }] } }, taxes: [{ id: "state", percent: 8, on: ["part"] }], supplies: { percentOfLabor: 5, cap: null } },
+    pricing: {
+      markup: { standard: { bands: [{ upTo: null, times: 2 }] } },
+      taxes: [{ id: "state", percent: 8, on: ["part"] }],
+      supplies: { percentOfLabor: 5, cap: null },
+    },
   },
 };
 
 let count = 0;
 
 /** Applies a command the way the server does, a minute after the last. */
-export function run(state: WorkOrderState | null, command: WorkOrderCommand, over: Partial<CommandContext> = {}): WorkOrderState {
+export function run(
+  state: WorkOrderState | null,
+  command: WorkOrderCommand,
+  over: Partial<CommandContext> = {},
+): WorkOrderState {
   count += 1;
   const at = new Date(Date.parse("2026-11-23T15:00:00.000Z") + count * 60_000).toISOString();
   return applyCommand(state, command, {
@@ -61,18 +84,43 @@ export function run(state: WorkOrderState | null, command: WorkOrderCommand, ove
 
 /** A fresh work order with one concern. */
 export function start(): WorkOrderState {
-  return run(null, { type: "openWorkOrder", customerId: "customer", vehicleId: "car", concerns: [{ id: "c1", text: "Brakes grind", kind: "fault", phraseId: "grind" }] });
+  return run(null, {
+    type: "openWorkOrder",
+    customerId: "customer",
+    vehicleId: "car",
+    concerns: [{ id: "c1", text: "Brakes grind", kind: "fault", phraseId: "grind" }],
+  });
 }
 
 /** The customer says yes to all, at today's prices. */
 export function yes(state: WorkOrderState): WorkOrderState {
   const totals = jobTotals(state);
-  const answers = state.jobs.map(({ id, title }) => ({ jobId: id, title, answer: "yes" as const, totalCents: totals.get(id) ?? 0 }));
-  return run(state, { type: "recordAnswers", approvalId: "approval", way: "signed", name: "Maren Oyelaran", signature: [[1, 2, 3, 4]], answers, totalCents: 1 });
+  const answers = state.jobs.map(({ id, title }) => ({
+    jobId: id,
+    title,
+    answer: "yes" as const,
+    totalCents: totals.get(id) ?? 0,
+  }));
+  return run(state, {
+    type: "recordAnswers",
+    approvalId: "approval",
+    way: "signed",
+    name: "Maren Oyelaran",
+    signature: [[1, 2, 3, 4]],
+    answers,
+    totalCents: 1,
+  });
 }
 
 export function bookedVisit(startsAt: string): VisitState {
-  const place = { street: "18 Heron Landing", town: "Larkhaven", region: "WA", postcode: "98099", latitude: null, longitude: null };
+  const place = {
+    street: "18 Heron Landing",
+    town: "Larkhaven",
+    region: "WA",
+    postcode: "98099",
+    latitude: null,
+    longitude: null,
+  };
   return {
     id: "visit",
     workOrderIds: ["order"],

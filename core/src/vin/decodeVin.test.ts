@@ -5,7 +5,8 @@ import { decodeVin, type VinReport } from "./decodeVin";
 const table = sampleVinTable();
 const decode = (vin: string, currentYear = 2026): VinReport => decodeVin(vin, { table, currentYear });
 /** Puts the right check digit into a VIN. */
-const sound = (vin: string): string => vin.slice(0, CHECK_DIGIT_INDEX) + (expectedCheckDigit(vin) ?? "?") + vin.slice(CHECK_DIGIT_INDEX + 1);
+const sound = (vin: string): string =>
+  vin.slice(0, CHECK_DIGIT_INDEX) + (expectedCheckDigit(vin) ?? "?") + vin.slice(CHECK_DIGIT_INDEX + 1);
 
 const GT = sound("1TZAB2AA0JA012145");
 
@@ -29,12 +30,24 @@ it("reads the model from its most specific key and the rest from its own schema 
 it("completes the engine from its name, and the drive from the trim", () => {
   expect(decode(GT)).toMatchObject({
     drive: "AWD/All-Wheel Drive",
-    engine: { displacementL: 2, cylinders: 4, configuration: "In-Line", fuel: "Gasoline", turbo: true, horsepower: 210 },
+    engine: {
+      displacementL: 2,
+      cylinders: 4,
+      configuration: "In-Line",
+      fuel: "Gasoline",
+      turbo: true,
+      horsepower: 210,
+    },
   });
 });
 
 it("turns cubic centimeters into liters", () => {
-  expect(decode(sound("1TZACXZA0JA012345")).engine).toMatchObject({ displacementL: 1.496, fuel: "Diesel", cylinders: null, turbo: null });
+  expect(decode(sound("1TZACXZA0JA012345")).engine).toMatchObject({
+    displacementL: 1.496,
+    fuel: "Diesel",
+    cylinders: null,
+    turbo: null,
+  });
 });
 
 it("does not care for case, spaces and dashes", () => {
@@ -69,7 +82,9 @@ describe("what is wrong", () => {
     expect(codes(vin)).toEqual(expected);
   });
   it("marks letters that cannot be, with their place", () => {
-    expect(decode(`${GT.slice(0, 13)}O${GT.slice(14)}`).problems).toMatchObject([{ code: "illegal-character", position: 14 }]);
+    expect(decode(`${GT.slice(0, 13)}O${GT.slice(14)}`).problems).toMatchObject([
+      { code: "illegal-character", position: 14 },
+    ]);
   });
   it("holds a North American car to its check digit, and only notes an import's", () => {
     const wrong = (vin: string): string => vin.slice(0, 8) + (vin[8] === "5" ? "6" : "5") + vin.slice(9);
@@ -93,7 +108,10 @@ describe("suggestions", () => {
     const misread = `${GT.slice(0, index)}${letter}${GT.slice(index + 1)}`;
     const report = decode(misread);
     if (GT.charAt(index) !== name.slice(-1)) throw new Error(`the sample has "${GT.charAt(index)}" there`);
-    expect(report.suggestions[0]).toEqual({ vin: GT, changes: [{ position: index + 1, from: letter, to: GT.charAt(index) }] });
+    expect(report.suggestions[0]).toEqual({
+      vin: GT,
+      changes: [{ position: index + 1, from: letter, to: GT.charAt(index) }],
+    });
   });
   it("puts swapped neighbors right", () => {
     const swapped = `${GT.slice(0, 15)}${GT.charAt(16)}${GT.charAt(15)}`;

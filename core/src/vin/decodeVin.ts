@@ -4,7 +4,15 @@ import { driveFromNames, transmissionFromNames } from "./drivetrain";
 import { describeEngine, type VinEngine } from "./engine";
 import { matchRows } from "./matchRows";
 import { cycleIsSettled, modelYearCandidates } from "./modelYear";
-import { UNKNOWN_MODEL, UNKNOWN_YEAR, illegalCharacter, unknownMaker, wrongCheckDigit, wrongLength, type VinProblem } from "./problems";
+import {
+  UNKNOWN_MODEL,
+  UNKNOWN_YEAR,
+  illegalCharacter,
+  unknownMaker,
+  wrongCheckDigit,
+  wrongLength,
+  type VinProblem,
+} from "./problems";
 import { suggestVins, type VinSuggestion } from "./suggestions";
 import type { VinFacts } from "./table/fields";
 import { VIN_CHARACTERS } from "./table/keyMatcher";
@@ -63,7 +71,8 @@ export function decodeVin(typed: string, context: VinContext): VinReport {
   const maker = findMaker(vin, context.table);
   const decoded = decodeBody(vin, maker, context);
   if (wellFormed) {
-    if (!ok && expected !== null && actual !== null) problems.push(wrongCheckDigit(actual, expected, isNorthAmerican(vin, maker)));
+    if (!ok && expected !== null && actual !== null)
+      problems.push(wrongCheckDigit(actual, expected, isNorthAmerican(vin, maker)));
     if (!maker) problems.push(unknownMaker(vin.slice(0, 3)));
     if (decoded.modelYear === null) problems.push(UNKNOWN_YEAR);
     else if (maker && decoded.facts.model === undefined) problems.push(UNKNOWN_MODEL);
@@ -97,7 +106,8 @@ function decodeBody(vin: string, maker: VinMaker | null, { table, currentYear }:
   if (!maker) return { modelYear: first, facts: {} };
   const tries = years.map((modelYear) => ({ modelYear, facts: matchRows(vin, maker, modelYear, table) }));
   const [likeliest] = tries;
-  if (likeliest && (cycleIsSettled(maker.kind) || (likeliest.facts.model !== undefined && !isHeavy(likeliest.facts)))) return likeliest;
+  if (likeliest && (cycleIsSettled(maker.kind) || (likeliest.facts.model !== undefined && !isHeavy(likeliest.facts))))
+    return likeliest;
   // A heavy truck's or a motorcycle's position 7 says nothing of the year: the newest year that has the model.
   const newestFirst = [...tries].sort((a, b) => b.modelYear - a.modelYear);
   return newestFirst.find(({ facts }) => facts.model !== undefined) ?? likeliest ?? { modelYear: first, facts: {} };
@@ -118,7 +128,12 @@ function quality(vin: string, context: VinContext): number | null {
   return decodeBody(vin, maker, context).facts.model === undefined ? 1 : 2;
 }
 
-function describe(vin: string, maker: VinMaker | null, { modelYear, facts }: DecodedBody, table: VinTable): Omit<VinReport, "checkDigit" | "problems" | "suggestions"> {
+function describe(
+  vin: string,
+  maker: VinMaker | null,
+  { modelYear, facts }: DecodedBody,
+  table: VinTable,
+): Omit<VinReport, "checkDigit" | "problems" | "suggestions"> {
   const [modelMake, model] = facts.model?.split("\t") ?? [];
   const series = facts.series ?? null;
   const trim = facts.trim ?? null;

@@ -40,7 +40,9 @@ function displacement(facts: VinFacts): number | null {
   const cubicCentimeters = positive(facts.cubicCentimeters ?? null);
   if (cubicCentimeters !== null) return toThousandths(cubicCentimeters / CUBIC_CENTIMETERS_PER_LITER);
   const cubicInches = positive(facts.cubicInches ?? null);
-  return cubicInches === null ? null : toThousandths((cubicInches * CUBIC_CENTIMETERS_PER_CUBIC_INCH) / CUBIC_CENTIMETERS_PER_LITER);
+  return cubicInches === null
+    ? null
+    : toThousandths((cubicInches * CUBIC_CENTIMETERS_PER_CUBIC_INCH) / CUBIC_CENTIMETERS_PER_LITER);
 }
 
 function toThousandths(value: number): number {

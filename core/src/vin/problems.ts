@@ -1,5 +1,12 @@
 /** Closed list of what can be wrong with a VIN. */
-export type VinProblemCode = "wrong-length" | "illegal-character" | "check-digit" | "check-digit-note" | "unknown-maker" | "unknown-year" | "unknown-model";
+export type VinProblemCode =
+  | "wrong-length"
+  | "illegal-character"
+  | "check-digit"
+  | "check-digit-note"
+  | "unknown-maker"
+  | "unknown-year"
+  | "unknown-model";
 
 export interface VinProblem {
   code: VinProblemCode;
@@ -13,24 +20,48 @@ const LOOK_ALIKE_OF: Readonly<Record<string, string>> = { I: "1", O: "0", Q: "0"
 export function wrongLength(length: number): VinProblem {
   const difference = Math.abs(17 - length);
   const side = length < 17 ? "missing" : "too many";
-  return { code: "wrong-length", message: `A VIN has 17 characters; this has ${length}, ${difference} ${side}.`, position: null };
+  return {
+    code: "wrong-length",
+    message: `A VIN has 17 characters; this has ${length}, ${difference} ${side}.`,
+    position: null,
+  };
 }
 
 export function illegalCharacter(character: string, position: number): VinProblem {
   const alike = LOOK_ALIKE_OF[character];
   const hint = alike ? `; it may be ${alike}` : "";
-  return { code: "illegal-character", message: `Character ${position} is "${character}", which no VIN has${hint}.`, position };
+  return {
+    code: "illegal-character",
+    message: `Character ${position} is "${character}", which no VIN has${hint}.`,
+    position,
+  };
 }
 
 export function wrongCheckDigit(actual: string, expected: string, binding: boolean): VinProblem {
   return binding
-    ? { code: "check-digit", message: `Character 9 is "${actual}" but the others ask for "${expected}": one character is misread.`, position: 9 }
-    : { code: "check-digit-note", message: `Character 9 is "${actual}", not "${expected}"; outside North America that is no error.`, position: 9 };
+    ? {
+        code: "check-digit",
+        message: `Character 9 is "${actual}" but the others ask for "${expected}": one character is misread.`,
+        position: 9,
+      }
+    : {
+        code: "check-digit-note",
+        message: `Character 9 is "${actual}", not "${expected}"; outside North America that is no error.`,
+        position: 9,
+      };
 }
 
 export function unknownMaker(wmi: string): VinProblem {
   return { code: "unknown-maker", message: `No maker is known for "${wmi}".`, position: 1 };
 }
 
-export const UNKNOWN_YEAR: VinProblem = { code: "unknown-year", message: "Character 10 gives no model year.", position: 10 };
-export const UNKNOWN_MODEL: VinProblem = { code: "unknown-model", message: "The data does not know this model; pick it by hand.", position: null };
+export const UNKNOWN_YEAR: VinProblem = {
+  code: "unknown-year",
+  message: "Character 10 gives no model year.",
+  position: 10,
+};
+export const UNKNOWN_MODEL: VinProblem = {
+  code: "unknown-model",
+  message: "The data does not know this model; pick it by hand.",
+  position: null,
+};

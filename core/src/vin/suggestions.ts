@@ -34,7 +34,8 @@ export function suggestVins(vin: string, judge: (candidate: string) => number | 
   const sound = (candidates: Candidate[]): Candidate[] => {
     const seen = new Map<string, Candidate>();
     for (const candidate of candidates) {
-      if (candidate.vin === vin || candidate.vin.charAt(CHECK_DIGIT_INDEX) !== expectedCheckDigit(candidate.vin)) continue;
+      if (candidate.vin === vin || candidate.vin.charAt(CHECK_DIGIT_INDEX) !== expectedCheckDigit(candidate.vin))
+        continue;
       const known = seen.get(candidate.vin);
       if (!known || candidate.rank < known.rank) seen.set(candidate.vin, candidate);
     }
@@ -77,7 +78,11 @@ function oneSlip(candidate: Candidate): Candidate[] {
     if (next !== "" && next !== character) {
       slips.push({
         vin: candidate.vin.slice(0, index) + next + character + candidate.vin.slice(index + 2),
-        changes: [...candidate.changes, { position: index + 1, from: character, to: next }, { position: index + 2, from: next, to: character }],
+        changes: [
+          ...candidate.changes,
+          { position: index + 1, from: character, to: next },
+          { position: index + 2, from: next, to: character },
+        ],
         rank: candidate.rank + CHANGE_STEP + SWAP_RANK,
       });
     }

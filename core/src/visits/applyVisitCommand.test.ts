@@ -7,9 +7,19 @@ import type { VisitState } from "./state";
 
 const START = "2026-11-23T17:00:00.000Z";
 const END = "2026-11-23T18:00:00.000Z";
-const apply = (state: VisitState | null, command: VisitCommand, at = START): VisitState => applyVisitCommand(state, command, { visitId: "visit", at });
+const apply = (state: VisitState | null, command: VisitCommand, at = START): VisitState =>
+  applyVisitCommand(state, command, { visitId: "visit", at });
 const { place } = bookedVisit(START);
-const book: VisitCommand = { type: "bookVisit", workOrderIds: ["order"], mechanicId: "odile", place, startsAt: START, endsAt: END, note: "", allowOverlap: false };
+const book: VisitCommand = {
+  type: "bookVisit",
+  workOrderIds: ["order"],
+  mechanicId: "odile",
+  place,
+  startsAt: START,
+  endsAt: END,
+  note: "",
+  allowOverlap: false,
+};
 
 it("goes from booked to over, each fact at its first time", () => {
   let visit = apply(null, book);
@@ -24,21 +34,36 @@ it("goes from booked to over, each fact at its first time", () => {
 });
 
 it("takes leaving as a fact even when nobody said they had come", () => {
-  expect(apply(bookedVisit(START), { type: "leave" }, END)).toMatchObject({ setOffAt: END, arrivedAt: END, leftAt: END });
+  expect(apply(bookedVisit(START), { type: "leave" }, END)).toMatchObject({
+    setOffAt: END,
+    arrivedAt: END,
+    leftAt: END,
+  });
 });
 
 it.each<[string, VisitState | null, VisitCommand, string]>([
   ["booked twice", bookedVisit(START), book, "visit/exists"],
   ["that ends before it starts", null, { ...book, endsAt: START }, "visit/ends-before-start"],
   ["that is not there", null, { type: "arrive" }, "visit/not-found"],
-  ["moved when it is over", { ...bookedVisit(START), leftAt: END }, { type: "moveVisit", startsAt: START, endsAt: END, mechanicId: "m", allowOverlap: false }, "visit/over"],
+  [
+    "moved when it is over",
+    { ...bookedVisit(START), leftAt: END },
+    { type: "moveVisit", startsAt: START, endsAt: END, mechanicId: "m", allowOverlap: false },
+    "visit/over",
+  ],
   ["cancelled when it is over", { ...bookedVisit(START), leftAt: END }, { type: "cancelVisit" }, "visit/over"],
 ])("refuses a visit %s", (_name, state, command, code) => {
   expect(() => apply(state, command)).toThrow(new Refusal(code as Refusal["code"]));
 });
 
 it("is moved and cancelled", () => {
-  const moved = apply(bookedVisit(START), { type: "moveVisit", startsAt: END, endsAt: "2026-11-23T19:00:00.000Z", mechanicId: "tomas", allowOverlap: false });
+  const moved = apply(bookedVisit(START), {
+    type: "moveVisit",
+    startsAt: END,
+    endsAt: "2026-11-23T19:00:00.000Z",
+    mechanicId: "tomas",
+    allowOverlap: false,
+  });
   expect(moved).toMatchObject({ startsAt: END, mechanicId: "tomas" });
   expect(visitStanding(apply(moved, { type: "cancelVisit" }))).toBe("cancelled");
 });

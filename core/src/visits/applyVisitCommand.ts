@@ -18,12 +18,29 @@ export interface VisitCommandContext {
  * @throws {Refusal} when an intention does not fit. Facts (set off, arrived, left) are never refused: a second one
  *   changes nothing.
  */
-export function applyVisitCommand(state: VisitState | null, command: VisitCommand, { visitId, at }: VisitCommandContext): VisitState {
+export function applyVisitCommand(
+  state: VisitState | null,
+  command: VisitCommand,
+  { visitId, at }: VisitCommandContext,
+): VisitState {
   if (command.type === "bookVisit") {
     if (state) throw new Refusal("visit/exists");
     requireSpan(command.startsAt, command.endsAt);
     const { workOrderIds, mechanicId, place, startsAt, endsAt, note } = command;
-    return { id: visitId, workOrderIds, mechanicId, place, startsAt, endsAt, note, bookedAt: at, setOffAt: null, arrivedAt: null, leftAt: null, cancelledAt: null };
+    return {
+      id: visitId,
+      workOrderIds,
+      mechanicId,
+      place,
+      startsAt,
+      endsAt,
+      note,
+      bookedAt: at,
+      setOffAt: null,
+      arrivedAt: null,
+      leftAt: null,
+      cancelledAt: null,
+    };
   }
   if (!state) throw new Refusal("visit/not-found");
   const standing = visitStanding(state);

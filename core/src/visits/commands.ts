@@ -15,7 +15,13 @@ export const bookVisit = z.strictObject({
   /** Book although the mechanic is busy then. */
   allowOverlap: z.boolean(),
 });
-export const moveVisit = z.strictObject({ type: z.literal("moveVisit"), startsAt: instant, endsAt: instant, mechanicId: uuid, allowOverlap: z.boolean() });
+export const moveVisit = z.strictObject({
+  type: z.literal("moveVisit"),
+  startsAt: instant,
+  endsAt: instant,
+  mechanicId: uuid,
+  allowOverlap: z.boolean(),
+});
 export const cancelVisit = z.strictObject({ type: z.literal("cancelVisit") });
 /** "On my way": the customer is told with the minutes. */
 export const setOff = z.strictObject({ type: z.literal("setOff"), driveMinutes: z.number().int().min(0).max(600) });

@@ -110,7 +110,14 @@ describe("inspection", () => {
     const state = run(start(), { type: "gradePoint", pointId: "pads", grade: "act", measured: 2, note: "" });
     expect(offersForFindings(state, LIBRARY)).toMatchObject([{ pointId: "pads", libraryJob: { id: "brakes" } }]);
     expect(offersForConcerns(state, LIBRARY)).toMatchObject([{ concernId: "c1" }]);
-    const onQuote = run(state, { type: "addJob", jobId: "j", libraryJobId: "brakes", lineIds: ["x", "y"], concernId: "c1", pointId: "pads" });
+    const onQuote = run(state, {
+      type: "addJob",
+      jobId: "j",
+      libraryJobId: "brakes",
+      lineIds: ["x", "y"],
+      concernId: "c1",
+      pointId: "pads",
+    });
     expect([...offersForFindings(onQuote, LIBRARY), ...offersForConcerns(onQuote, LIBRARY)]).toEqual([]);
   });
 });

@@ -11,28 +11,89 @@ import type { WorkOrderState } from "./state";
 import { waitingOf } from "./waiting";
 
 const NOW = "2026-11-23T18:00:00.000Z";
-const brakes = (state = start()): WorkOrderState => run(state, { type: "addJob", jobId: "brakes", libraryJobId: "brakes", lineIds: ["b1", "b2"], concernId: "c1", pointId: null });
+const brakes = (state = start()): WorkOrderState =>
+  run(state, {
+    type: "addJob",
+    jobId: "brakes",
+    libraryJobId: "brakes",
+    lineIds: ["b1", "b2"],
+    concernId: "c1",
+    pointId: null,
+  });
 
 describe("intentions", () => {
   it.each<[string, Parameters<typeof run>[1], string]>([
-    ["a job that is there", { type: "addJob", jobId: "brakes", libraryJobId: "brakes", lineIds: ["x1", "x2"], concernId: null, pointId: null }, "job/exists"],
-    ["a job the library has not", { type: "addJob", jobId: "n", libraryJobId: "none", lineIds: [], concernId: null, pointId: null }, "job/not-in-library"],
-    ["lines that do not match", { type: "addJob", jobId: "n", libraryJobId: "brakes", lineIds: ["x1"], concernId: null, pointId: null }, "job/lines-do-not-match"],
-    ["one id for two lines", { type: "addJob", jobId: "n", libraryJobId: "brakes", lineIds: ["x1", "x1"], concernId: null, pointId: null }, "job/lines-do-not-match"],
-    ["a line id in use", { type: "addJob", jobId: "n", libraryJobId: "brakes", lineIds: ["b1", "x2"], concernId: null, pointId: null }, "line/exists"],
-    ["a line that is not there", { type: "changeLine", lineId: "none", hours: 1, quantity: null, priceCents: null }, "line/not-found"],
-    ["a quantity of labor", { type: "changeLine", lineId: "b1", hours: null, quantity: 2, priceCents: null }, "line/figure-does-not-fit"],
-    ["hours of a part", { type: "changeLine", lineId: "b2", hours: 2, quantity: null, priceCents: null }, "line/figure-does-not-fit"],
+    [
+      "a job that is there",
+      {
+        type: "addJob",
+        jobId: "brakes",
+        libraryJobId: "brakes",
+        lineIds: ["x1", "x2"],
+        concernId: null,
+        pointId: null,
+      },
+      "job/exists",
+    ],
+    [
+      "a job the library has not",
+      { type: "addJob", jobId: "n", libraryJobId: "none", lineIds: [], concernId: null, pointId: null },
+      "job/not-in-library",
+    ],
+    [
+      "lines that do not match",
+      { type: "addJob", jobId: "n", libraryJobId: "brakes", lineIds: ["x1"], concernId: null, pointId: null },
+      "job/lines-do-not-match",
+    ],
+    [
+      "one id for two lines",
+      { type: "addJob", jobId: "n", libraryJobId: "brakes", lineIds: ["x1", "x1"], concernId: null, pointId: null },
+      "job/lines-do-not-match",
+    ],
+    [
+      "a line id in use",
+      { type: "addJob", jobId: "n", libraryJobId: "brakes", lineIds: ["b1", "x2"], concernId: null, pointId: null },
+      "line/exists",
+    ],
+    [
+      "a line that is not there",
+      { type: "changeLine", lineId: "none", hours: 1, quantity: null, priceCents: null },
+      "line/not-found",
+    ],
+    [
+      "a quantity of labor",
+      { type: "changeLine", lineId: "b1", hours: null, quantity: 2, priceCents: null },
+      "line/figure-does-not-fit",
+    ],
+    [
+      "hours of a part",
+      { type: "changeLine", lineId: "b2", hours: 2, quantity: null, priceCents: null },
+      "line/figure-does-not-fit",
+    ],
     [
       "a part without price or table",
       {
         type: "addLine",
         jobId: "brakes",
-        line: { id: "n", kind: "part", description: "", quantity: 1, costCents: 1, markup: null, priceCents: null, partNumber: null, brand: null },
+        line: {
+          id: "n",
+          kind: "part",
+          description: "",
+          quantity: 1,
+          costCents: 1,
+          markup: null,
+          priceCents: null,
+          partNumber: null,
+          brand: null,
+        },
       },
       "line/figure-does-not-fit",
     ],
-    ["a point that is not on the list", { type: "gradePoint", pointId: "none", grade: "act", measured: null, note: "" }, "point/not-found"],
+    [
+      "a point that is not on the list",
+      { type: "gradePoint", pointId: "none", grade: "act", measured: null, note: "" },
+      "point/not-found",
+    ],
     ["a concern that a job answers", { type: "removeConcern", concernId: "c1" }, "concern/answered"],
     ["a photo that is not there", { type: "removePhoto", pointId: "pads", photoId: "none" }, "photo/not-found"],
     ["a mark that is not there", { type: "settleConflict", conflictId: "none" }, "conflict/not-found"],
@@ -50,8 +111,13 @@ describe("intentions", () => {
 
   it("keep a price to those who may change it", () => {
     const command = { type: "changeLine" as const, lineId: "b2", hours: null, quantity: null, priceCents: 1 };
-    expect(() => run(brakes(), command, { actor: { ...FULL_ACTOR, rights: [] } })).toThrow(new Refusal("rights/change-prices"));
-    expect(run(brakes(), { ...command, priceCents: null, quantity: 3 }, { actor: { ...FULL_ACTOR, rights: [] } }).jobs[0]?.lines[1]).toMatchObject({ quantity: 3 });
+    expect(() => run(brakes(), command, { actor: { ...FULL_ACTOR, rights: [] } })).toThrow(
+      new Refusal("rights/change-prices"),
+    );
+    expect(
+      run(brakes(), { ...command, priceCents: null, quantity: 3 }, { actor: { ...FULL_ACTOR, rights: [] } }).jobs[0]
+        ?.lines[1],
+    ).toMatchObject({ quantity: 3 });
   });
 
   it("do not take off what is finished or on order", () => {
@@ -66,20 +132,34 @@ describe("intentions", () => {
     });
     expect(() => run(ordered, { type: "removeLine", lineId: "b2" })).toThrow(new Refusal("line/ordered"));
     expect(() => run(ordered, { type: "removeJob", jobId: "brakes" })).toThrow(new Refusal("line/ordered"));
-    expect(() => run(run(agreed, { type: "finishJobs", jobIds: ["brakes"] }), { type: "removeJob", jobId: "brakes" })).toThrow(new Refusal("job/finished"));
+    expect(() =>
+      run(run(agreed, { type: "finishJobs", jobIds: ["brakes"] }), { type: "removeJob", jobId: "brakes" }),
+    ).toThrow(new Refusal("job/finished"));
   });
 });
 
 describe("facts", () => {
   it("are never refused: a yes for a job that is gone is kept and marked", () => {
     const agreed = yes(brakes());
-    const gone = run(start(), { type: "recordAnswers", approvalId: "a", way: "signed", name: "N", signature: [], answers: agreed.approvals[0]?.answers ?? [], totalCents: 1 });
+    const gone = run(start(), {
+      type: "recordAnswers",
+      approvalId: "a",
+      way: "signed",
+      name: "N",
+      signature: [],
+      answers: agreed.approvals[0]?.answers ?? [],
+      totalCents: 1,
+    });
     expect(gone.approvals).toHaveLength(1);
     expect(gone.conflicts).toMatchObject([{ code: "approval/job-gone", detail: "Brakes" }]);
   });
   it("mark parts for a line that is gone, and work nobody agreed to", () => {
-    expect(run(start(), { type: "receiveParts", lineIds: ["gone"] }).conflicts).toMatchObject([{ code: "part/line-gone" }]);
-    expect(run(brakes(), { type: "finishJobs", jobIds: ["brakes"] }).conflicts).toMatchObject([{ code: "job/not-approved", detail: "Brakes" }]);
+    expect(run(start(), { type: "receiveParts", lineIds: ["gone"] }).conflicts).toMatchObject([
+      { code: "part/line-gone" },
+    ]);
+    expect(run(brakes(), { type: "finishJobs", jobIds: ["brakes"] }).conflicts).toMatchObject([
+      { code: "job/not-approved", detail: "Brakes" },
+    ]);
   });
   it("count money once, whatever its id is sent for", () => {
     const agreed = yes(brakes());
@@ -102,7 +182,9 @@ describe("a yes", () => {
     const dearer = run(agreed, { type: "changeLine", lineId: "b1", hours: 9, quantity: null, priceCents: null });
     expect(standing(dearer)).toBeNull();
     expect(balanceOf(dearer).totalCents).toBe(0);
-    expect(standing(run(dearer, { type: "changeLine", lineId: "b1", hours: 1, quantity: null, priceCents: null }))).toBe("yes");
+    expect(
+      standing(run(dearer, { type: "changeLine", lineId: "b1", hours: 1, quantity: null, priceCents: null })),
+    ).toBe("yes");
   });
 });
 
@@ -112,13 +194,23 @@ describe("where it stands", () => {
   const over = [{ ...onSite[0]!, leftAt: NOW }];
   const agreed = yes(brakes());
   const received = run(
-    run(agreed, { type: "recordPartsOrder", orderId: "o", supplier: "S", orderNumber: "1", readyAt: null, items: [{ lineId: "b2", partNumber: "P", quantity: 1, costCents: 1 }] }),
+    run(agreed, {
+      type: "recordPartsOrder",
+      orderId: "o",
+      supplier: "S",
+      orderNumber: "1",
+      readyAt: null,
+      items: [{ lineId: "b2", partNumber: "P", quantity: 1, costCents: 1 }],
+    }),
     { type: "receiveParts", lineIds: ["b2"] },
   );
   const finished = run(received, { type: "finishJobs", jobIds: ["brakes"] });
   const due = balanceOf(finished).dueCents;
   const paid = run(finished, { type: "takeCash", paymentId: "p", amountCents: due, tenderedCents: due });
-  const graded = POINTS.reduce((state, { id }) => run(state, { type: "gradePoint", pointId: id, grade: "sound", measured: null, note: "" }), brakes());
+  const graded = POINTS.reduce(
+    (state, { id }) => run(state, { type: "gradePoint", pointId: id, grade: "sound", measured: null, note: "" }),
+    brakes(),
+  );
 
   it.each([
     ["nothing yet", start(), [], "time", "bookVisit"],
@@ -145,7 +237,11 @@ describe("where it stands", () => {
 
   it("gives a receipt that adds up and hides what things cost", () => {
     const receipt = receiptOf(paid);
-    expect(receipt.totalCents).toBe(receipt.jobs.reduce((sum, job) => sum + job.totalCents, 0) + receipt.suppliesCents + receipt.taxes.reduce((sum, { cents }) => sum + cents, 0));
+    expect(receipt.totalCents).toBe(
+      receipt.jobs.reduce((sum, job) => sum + job.totalCents, 0) +
+        receipt.suppliesCents +
+        receipt.taxes.reduce((sum, { cents }) => sum + cents, 0),
+    );
     expect(receipt.dueCents).toBe(0);
     expect(JSON.stringify(receipt)).not.toMatch(/cost|wage|markup/i);
   });
@@ -156,7 +252,9 @@ describe("what a person may not see", () => {
   it("is not there, and the totals stay", () => {
     const full = brakes();
     const redacted = redactWorkOrder(full, viewer);
-    expect(JSON.stringify([redacted, redactLibrary(LIBRARY, SETTINGS.rules, viewer), redactSettings(SETTINGS, viewer)])).not.toMatch(/"costCents":\d|"wageCents":\d|"bands"/);
+    expect(
+      JSON.stringify([redacted, redactLibrary(LIBRARY, SETTINGS.rules, viewer), redactSettings(SETTINGS, viewer)]),
+    ).not.toMatch(/"costCents":\d|"wageCents":\d|"bands"/);
     expect(priceWorkOrder(redacted, "all").total).toBe(priceWorkOrder(full, "all").total);
     expect(quoteTotalCents(redacted)).toBe(quoteTotalCents(full));
   });

@@ -16,7 +16,11 @@ import type { WorkOrderState } from "./state";
  *   it is.
  * @throws {Refusal} when an intention does not fit. Facts are never refused.
  */
-export function applyCommand(state: WorkOrderState | null, command: WorkOrderCommand, context: CommandContext): WorkOrderState {
+export function applyCommand(
+  state: WorkOrderState | null,
+  command: WorkOrderCommand,
+  context: CommandContext,
+): WorkOrderState {
   if (command.type === "openWorkOrder") {
     if (state) throw new Refusal("work-order/exists");
     return {
@@ -42,7 +46,13 @@ export function applyCommand(state: WorkOrderState | null, command: WorkOrderCom
   switch (command.type) {
     case "addConcern": {
       const { concernId: id, text, kind, phraseId } = command;
-      return { ...state, concerns: [...state.concerns.filter((concern) => concern.id !== id), { id, text, kind, phraseId, at: context.at }] };
+      return {
+        ...state,
+        concerns: [
+          ...state.concerns.filter((concern) => concern.id !== id),
+          { id, text, kind, phraseId, at: context.at },
+        ],
+      };
     }
     case "removeConcern":
       return removeConcern(state, command.concernId);
@@ -65,7 +75,8 @@ export function applyCommand(state: WorkOrderState | null, command: WorkOrderCom
     case "removeLine":
       return removeLine(state, command.lineId);
     case "changeLine":
-      if (command.priceCents !== null && !hasRight(context.actor, "changePrices")) throw new Refusal("rights/change-prices");
+      if (command.priceCents !== null && !hasRight(context.actor, "changePrices"))
+        throw new Refusal("rights/change-prices");
       return changeLine(state, command);
     case "recordAnswers":
       return recordAnswers(state, command, context);
@@ -97,7 +108,11 @@ function removeConcern(state: WorkOrderState, concernId: string): WorkOrderState
   return { ...state, concerns: state.concerns.filter(({ id }) => id !== concernId) };
 }
 
-function gradePoint(state: WorkOrderState, command: Extract<WorkOrderCommand, { type: "gradePoint" }>, { settings, at, actor }: CommandContext): WorkOrderState {
+function gradePoint(
+  state: WorkOrderState,
+  command: Extract<WorkOrderCommand, { type: "gradePoint" }>,
+  { settings, at, actor }: CommandContext,
+): WorkOrderState {
   const { pointId, grade, measured, note } = command;
   if (!settings.inspection.some(({ id }) => id === pointId)) throw new Refusal("point/not-found");
   const before = state.findings.find((finding) => finding.pointId === pointId);
@@ -105,20 +120,33 @@ function gradePoint(state: WorkOrderState, command: Extract<WorkOrderCommand, { 
   return { ...state, findings: [...state.findings.filter((other) => other.pointId !== pointId), finding] };
 }
 
-function changePhotos(state: WorkOrderState, command: Extract<WorkOrderCommand, { type: "attachPhoto" | "removePhoto" }>, { settings, at, actor }: CommandContext): WorkOrderState {
+function changePhotos(
+  state: WorkOrderState,
+  command: Extract<WorkOrderCommand, { type: "attachPhoto" | "removePhoto" }>,
+  { settings, at, actor }: CommandContext,
+): WorkOrderState {
   const { pointId, photoId } = command;
   if (!settings.inspection.some(({ id }) => id === pointId)) throw new Refusal("point/not-found");
   const before = state.findings.find((finding) => finding.pointId === pointId);
   if (command.type === "removePhoto" && !before?.photoIds.includes(photoId)) throw new Refusal("photo/not-found");
   const others = (before?.photoIds ?? []).filter((id) => id !== photoId);
   const photoIds = command.type === "attachPhoto" ? [...others, photoId] : others;
-  const finding = before ? { ...before, photoIds } : { pointId, grade: "skipped" as const, measured: null, note: "", photoIds, at, by: actor.id };
+  const finding = before
+    ? { ...before, photoIds }
+    : { pointId, grade: "skipped" as const, measured: null, note: "", photoIds, at, by: actor.id };
   return { ...state, findings: [...state.findings.filter((other) => other.pointId !== pointId), finding] };
 }
 
-function recordPartsOrder(state: WorkOrderState, command: Extract<WorkOrderCommand, { type: "recordPartsOrder" }>, context: CommandContext): WorkOrderState {
+function recordPartsOrder(
+  state: WorkOrderState,
+  command: Extract<WorkOrderCommand, { type: "recordPartsOrder" }>,
+  context: CommandContext,
+): WorkOrderState {
   const { orderId: id, supplier, orderNumber, readyAt, items } = command;
-  const ordered = { ...state, orders: [...state.orders, { id, at: context.at, by: context.actor.id, supplier, orderNumber, readyAt, items }] };
+  const ordered = {
+    ...state,
+    orders: [...state.orders, { id, at: context.at, by: context.actor.id, supplier, orderNumber, readyAt, items }],
+  };
   return markLostLines(
     ordered,
     items.map(({ lineId }) => lineId),
@@ -141,16 +169,22 @@ function markLostLines(state: WorkOrderState, lineIds: string[], context: Comman
 function finishJobs(state: WorkOrderState, jobIds: string[], context: CommandContext): WorkOrderState {
   const finished = {
     ...state,
-    jobs: state.jobs.map((job) => (jobIds.includes(job.id) ? { ...job, finishedAt: job.finishedAt ?? context.at } : job)),
+    jobs: state.jobs.map((job) =>
+      jobIds.includes(job.id) ? { ...job, finishedAt: job.finishedAt ?? context.at } : job,
+    ),
   };
   const unapproved = state.jobs.filter((job) => jobIds.includes(job.id) && job.answer?.value !== "yes");
-  return unapproved.length === 0 ? finished : withConflict(finished, "job/not-approved", unapproved.map(({ title }) => title).join(", "), context);
+  return unapproved.length === 0
+    ? finished
+    : withConflict(finished, "job/not-approved", unapproved.map(({ title }) => title).join(", "), context);
 }
 
 function settleConflict(state: WorkOrderState, conflictId: string, { at, actor }: CommandContext): WorkOrderState {
   if (!state.conflicts.some(({ id }) => id === conflictId)) throw new Refusal("conflict/not-found");
   return {
     ...state,
-    conflicts: state.conflicts.map((mark) => (mark.id === conflictId && mark.settledAt === null ? { ...mark, settledAt: at, settledBy: actor.id } : mark)),
+    conflicts: state.conflicts.map((mark) =>
+      mark.id === conflictId && mark.settledAt === null ? { ...mark, settledAt: at, settledBy: actor.id } : mark,
+    ),
   };
 }

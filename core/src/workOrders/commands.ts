@@ -18,7 +18,16 @@ export const openWorkOrder = z.strictObject({
   type: z.literal("openWorkOrder"),
   customerId: uuid,
   vehicleId: uuid,
-  concerns: z.array(z.strictObject({ id: uuid, text: words(500).min(1), kind: z.enum(["fault", "wish"]), phraseId: words(60).nullable() })).max(20),
+  concerns: z
+    .array(
+      z.strictObject({
+        id: uuid,
+        text: words(500).min(1),
+        kind: z.enum(["fault", "wish"]),
+        phraseId: words(60).nullable(),
+      }),
+    )
+    .max(20),
 });
 export const addConcern = z.strictObject({
   type: z.literal("addConcern"),
@@ -28,8 +37,17 @@ export const addConcern = z.strictObject({
   phraseId: words(60).nullable(),
 });
 export const removeConcern = z.strictObject({ type: z.literal("removeConcern"), concernId: uuid });
-export const recordOdometer = z.strictObject({ type: z.literal("recordOdometer"), miles: z.number().int().min(0).max(2_000_000) });
-export const gradePoint = z.strictObject({ type: z.literal("gradePoint"), pointId, grade: z.enum(GRADES), measured: decimal.nullable(), note: words(500) });
+export const recordOdometer = z.strictObject({
+  type: z.literal("recordOdometer"),
+  miles: z.number().int().min(0).max(2_000_000),
+});
+export const gradePoint = z.strictObject({
+  type: z.literal("gradePoint"),
+  pointId,
+  grade: z.enum(GRADES),
+  measured: decimal.nullable(),
+  note: words(500),
+});
 export const attachPhoto = z.strictObject({ type: z.literal("attachPhoto"), pointId, photoId: uuid });
 export const removePhoto = z.strictObject({ type: z.literal("removePhoto"), pointId, photoId: uuid });
 /** Puts a job of the library on the quote; `lineIds` has one id for each of its lines. */
@@ -42,7 +60,12 @@ export const addJob = z.strictObject({
   pointId: pointId.nullable(),
 });
 /** A job the library does not have; its lines follow one by one. */
-export const addOwnJob = z.strictObject({ type: z.literal("addOwnJob"), jobId: uuid, title: words(120).min(1), concernId: uuid.nullable() });
+export const addOwnJob = z.strictObject({
+  type: z.literal("addOwnJob"),
+  jobId: uuid,
+  title: words(120).min(1),
+  concernId: uuid.nullable(),
+});
 export const removeJob = z.strictObject({ type: z.literal("removeJob"), jobId: uuid });
 export const addLine = z.strictObject({ type: z.literal("addLine"), jobId: uuid, line: quoteLine });
 export const removeLine = z.strictObject({ type: z.literal("removeLine"), lineId: uuid });
@@ -69,7 +92,12 @@ export const recordAnswers = z.strictObject({
 export const receiveParts = z.strictObject({ type: z.literal("receiveParts"), lineIds: z.array(uuid).min(1).max(200) });
 export const finishJobs = z.strictObject({ type: z.literal("finishJobs"), jobIds: z.array(uuid).min(1).max(100) });
 export const takeCash = z
-  .strictObject({ type: z.literal("takeCash"), paymentId: uuid, amountCents: cents.min(1), tenderedCents: cents.min(1) })
+  .strictObject({
+    type: z.literal("takeCash"),
+    paymentId: uuid,
+    amountCents: cents.min(1),
+    tenderedCents: cents.min(1),
+  })
   .refine((cash) => cash.tenderedCents >= cash.amountCents, {
     message: "less was handed over than is taken",
     path: ["tenderedCents"],
@@ -85,8 +113,19 @@ export const recordPartsOrder = z.strictObject({
   readyAt: z.iso.datetime().nullable(),
   items: z.array(z.strictObject({ lineId: uuid, partNumber: words(60), quantity: decimal, costCents: cents })).min(1),
 });
-export const recordCardPayment = z.strictObject({ type: z.literal("recordCardPayment"), paymentId: uuid, amountCents: cents, lastFour: words(4), authorization: words(40) });
-export const recordCardDecline = z.strictObject({ type: z.literal("recordCardDecline"), paymentId: uuid, amountCents: cents, reason: words(200) });
+export const recordCardPayment = z.strictObject({
+  type: z.literal("recordCardPayment"),
+  paymentId: uuid,
+  amountCents: cents,
+  lastFour: words(4),
+  authorization: words(40),
+});
+export const recordCardDecline = z.strictObject({
+  type: z.literal("recordCardDecline"),
+  paymentId: uuid,
+  amountCents: cents,
+  reason: words(200),
+});
 
 /** Commands a person's device may send. */
 export const clientWorkOrderCommand = z.discriminatedUnion("type", [
@@ -95,6 +134,11 @@ export const clientWorkOrderCommand = z.discriminatedUnion("type", [
 ]); // prettier-ignore
 export type ClientWorkOrderCommand = z.infer<typeof clientWorkOrderCommand>;
 
-export const workOrderCommand = z.discriminatedUnion("type", [clientWorkOrderCommand, recordPartsOrder, recordCardPayment, recordCardDecline]);
+export const workOrderCommand = z.discriminatedUnion("type", [
+  clientWorkOrderCommand,
+  recordPartsOrder,
+  recordCardPayment,
+  recordCardDecline,
+]);
 export type WorkOrderCommand = z.infer<typeof workOrderCommand>;
 export type WorkOrderCommandOf<T extends WorkOrderCommand["type"]> = Extract<WorkOrderCommand, { type: T }>;

@@ -29,8 +29,15 @@ export type NextAct =
  * @param points - the business's inspection list.
  * @param now - ISO instant; a booked visit is driven to on its day, not before.
  */
-export function nextAct(state: WorkOrderState, visits: readonly VisitState[], points: readonly InspectionPoint[], now: string): NextAct {
-  const coming = visits.filter((visit) => visitStanding(visit) === "booked").sort((a, b) => (a.startsAt < b.startsAt ? -1 : 1));
+export function nextAct(
+  state: WorkOrderState,
+  visits: readonly VisitState[],
+  points: readonly InspectionPoint[],
+  now: string,
+): NextAct {
+  const coming = visits
+    .filter((visit) => visitStanding(visit) === "booked")
+    .sort((a, b) => (a.startsAt < b.startsAt ? -1 : 1));
   const driving = visits.find((visit) => visitStanding(visit) === "driving");
   const onSite = visits.some((visit) => visitStanding(visit) === "onSite");
   const visited = visits.some((visit) => visitStanding(visit) === "over");
@@ -44,7 +51,8 @@ export function nextAct(state: WorkOrderState, visits: readonly VisitState[], po
 
   if (onSite && pointsLeft > 0 && state.approvals.length === 0) return { act: "inspect", points: pointsLeft };
   if (needed > 0) return { act: "orderParts", parts: needed };
-  if (unanswered.length > 0 && (onSite || visited || coming.length === 0)) return { act: "showQuote", totalCents: quoteTotalCents(state) };
+  if (unanswered.length > 0 && (onSite || visited || coming.length === 0))
+    return { act: "showQuote", totalCents: quoteTotalCents(state) };
   const ordered = approvedParts(state, "ordered").length;
   if (onSite || (visited && coming.length === 0)) {
     if (ordered > 0) return { act: "receiveParts", parts: ordered };

@@ -18,6 +18,9 @@ export function orderOf(state: WorkOrderState, lineId: string): WorkOrderState["
 /** Part lines of approved jobs that are at one point of their way. */
 export function approvedParts(state: WorkOrderState, status: PartStatus): PartLine[] {
   return approvedJobs(state).flatMap((job) =>
-    job.lines.filter((line): line is PartLine => line.kind === "part" && line.quantity > 0 && partStatus(state, job, line.id) === status),
+    job.lines.filter(
+      (line): line is PartLine =>
+        line.kind === "part" && line.quantity > 0 && partStatus(state, job, line.id) === status,
+    ),
   );
 }

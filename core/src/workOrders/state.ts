@@ -5,7 +5,13 @@ import { moneyRules } from "../settings/businessSettings";
 const instant = z.iso.datetime();
 const cents = z.number().int().nonnegative();
 
-export const concern = z.object({ id: z.string(), text: z.string(), kind: z.enum(["fault", "wish"]), phraseId: z.string().nullable(), at: instant });
+export const concern = z.object({
+  id: z.string(),
+  text: z.string(),
+  kind: z.enum(["fault", "wish"]),
+  phraseId: z.string().nullable(),
+  at: instant,
+});
 export type Concern = z.infer<typeof concern>;
 
 /** How an inspection point was found, in our words: fine; will need work; needs work now; could not be looked at. */
@@ -64,7 +70,9 @@ export const partsOrder = z.object({
   supplier: z.string(),
   orderNumber: z.string(),
   readyAt: instant.nullable(),
-  items: z.array(z.object({ lineId: z.string(), partNumber: z.string(), quantity: z.number(), costCents: cents.nullable() })),
+  items: z.array(
+    z.object({ lineId: z.string(), partNumber: z.string(), quantity: z.number(), costCents: cents.nullable() }),
+  ),
 });
 export type PartsOrder = z.infer<typeof partsOrder>;
 
@@ -86,7 +94,13 @@ export type Payment = z.infer<typeof payment>;
 export const conflict = z.object({
   id: z.string(),
   commandId: z.string(),
-  code: z.enum(["approval/price-changed", "approval/job-gone", "payment/more-than-owed", "part/line-gone", "job/not-approved"]),
+  code: z.enum([
+    "approval/price-changed",
+    "approval/job-gone",
+    "payment/more-than-owed",
+    "part/line-gone",
+    "job/not-approved",
+  ]),
   detail: z.string(),
   at: instant,
   settledAt: instant.nullable(),

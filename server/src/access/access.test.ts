@@ -16,11 +16,20 @@ afterAll(() => server?.stop());
 
 describe("a stranger", () => {
   const closed = Object.entries(routes).filter(([, route]) => !("open" in route && route.open));
-  it.each(closed.map(([name, { method, path }]) => [name, method, path]))("cannot use %s", async (_name, method, path) => {
-    const answer = await server.stranger().send(method.toUpperCase(), path.replace(/:(\w+)/g, uuid()), method === "get" || method === "delete" ? undefined : {});
-    expect(answer.status).toBe(401);
-    expect(answer.body).toMatchObject({ code: "session/missing" });
-  });
+  it.each(closed.map(([name, { method, path }]) => [name, method, path]))(
+    "cannot use %s",
+    async (_name, method, path) => {
+      const answer = await server
+        .stranger()
+        .send(
+          method.toUpperCase(),
+          path.replace(/:(\w+)/g, uuid()),
+          method === "get" || method === "delete" ? undefined : {},
+        );
+      expect(answer.status).toBe(401);
+      expect(answer.body).toMatchObject({ code: "session/missing" });
+    },
+  );
 });
 
 describe("signing in", () => {
@@ -42,7 +51,8 @@ describe("signing in", () => {
     const unknown = await server.stranger().post("/api/session", { login: "nobody-here", password: "no" });
     expect(wrong.status).toBe(401);
     expect(unknown.body).toEqual(wrong.body);
-    for (let attempt = 0; attempt < 8; attempt++) await server.stranger().post("/api/session", { login: "tomas", password: "no" });
+    for (let attempt = 0; attempt < 8; attempt++)
+      await server.stranger().post("/api/session", { login: "tomas", password: "no" });
     const blocked = await server.stranger().post("/api/session", { login: "tomas", password: "anchor-22" });
     expect(blocked.body).toMatchObject({ status: 429, code: "session/too-many-tries" });
     expect(Number(blocked.headers.get("retry-after"))).toBeGreaterThan(0);
@@ -53,7 +63,13 @@ describe("rights", () => {
   const SECRETS = /costCents":\d|wageCents":\d|"markup":"|"markup":\{|paidHours":\d|marginPercent/;
   it("keep cost, wage and markup out of every answer", async () => {
     const { id } = await findOrder(odile, "Teodor");
-    for (const path of [`/api/work-orders/${id}`, "/api/business", "/api/open-work", `/api/work-orders/${id}/receipt`, `/api/work-orders/${id}/part-offers`]) {
+    for (const path of [
+      `/api/work-orders/${id}`,
+      "/api/business",
+      "/api/open-work",
+      `/api/work-orders/${id}/receipt`,
+      `/api/work-orders/${id}/part-offers`,
+    ]) {
       const mine = JSON.stringify((await wren.get(path)).body);
       expect(mine).not.toMatch(SECRETS);
     }
@@ -62,8 +78,12 @@ describe("rights", () => {
 
   it("show the same prices to both", async () => {
     const { id } = await findOrder(odile, "Teodor");
-    const [full, redacted] = [await odile.get<WorkOrderView>(`/api/work-orders/${id}`), await wren.get<WorkOrderView>(`/api/work-orders/${id}`)];
-    const part = ({ body }: typeof full) => body.state.jobs.flatMap(({ lines }) => lines).find(({ kind }) => kind === "part");
+    const [full, redacted] = [
+      await odile.get<WorkOrderView>(`/api/work-orders/${id}`),
+      await wren.get<WorkOrderView>(`/api/work-orders/${id}`),
+    ];
+    const part = ({ body }: typeof full) =>
+      body.state.jobs.flatMap(({ lines }) => lines).find(({ kind }) => kind === "part");
     expect(part(full)).toMatchObject({ costCents: 1980, priceCents: null, markup: "standard" });
     expect(part(redacted)).toMatchObject({ costCents: null, priceCents: 4554, markup: null });
     expect((await findOrder(odile, "Teodor")).dueCents).toBe((await findOrder(wren, "Teodor")).dueCents);
@@ -72,7 +92,14 @@ describe("rights", () => {
   it("let the office add a job whose cost it cannot see, with the cost kept", async () => {
     const { id } = await findOrder(odile, "Caspian");
     const jobId = uuid();
-    await sendCommand(wren, id, { type: "addJob", jobId, libraryJobId: "wipers", lineIds: [uuid(), uuid()], concernId: null, pointId: null });
+    await sendCommand(wren, id, {
+      type: "addJob",
+      jobId,
+      libraryJobId: "wipers",
+      lineIds: [uuid(), uuid()],
+      concernId: null,
+      pointId: null,
+    });
     const { body } = await odile.get<WorkOrderView>(`/api/work-orders/${id}`);
     expect(body.state.jobs.find((job) => job.id === jobId)?.lines[1]).toMatchObject({ costCents: 890 });
   });
@@ -80,7 +107,13 @@ describe("rights", () => {
   it("refuse a price to somebody who may not change prices", async () => {
     const { id } = await findOrder(odile, "Amparo");
     const lineId = (await odile.get<WorkOrderView>(`/api/work-orders/${id}`)).body.state.jobs[0]?.lines[1]?.id;
-    const { body } = await sendCommand(tomas, id, { type: "changeLine", lineId, hours: null, quantity: null, priceCents: 1 });
+    const { body } = await sendCommand(tomas, id, {
+      type: "changeLine",
+      lineId,
+      hours: null,
+      quantity: null,
+      priceCents: 1,
+    });
     expect(body.outcomes[0]).toMatchObject({ outcome: "refused", refusal: "rights/change-prices" });
   });
 });

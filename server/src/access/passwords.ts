@@ -21,6 +21,8 @@ export async function verifyPassword(password: string, hash: string): Promise<bo
 
 function scrypt(password: string, salt: Buffer): Promise<Buffer> {
   return new Promise((resolve, reject) => {
-    scryptCallback(password.normalize("NFKC"), salt, KEY_BYTES, COST, (error, key) => (error ? reject(error) : resolve(key)));
+    scryptCallback(password.normalize("NFKC"), salt, KEY_BYTES, COST, (error, key) =>
+      error ? reject(error) : resolve(key),
+    );
   });
 }

@@ -14,7 +14,8 @@ export function sessionScope({ db }: Pick<Deps, "db">): (req: Request) => Promis
   return async (req) => {
     const token = tokenOf(req);
     const person = token === null ? null : await findSession(db, token);
-    if (!person) throw new AppError("session/missing", "You are not signed in. Sign in; what you did on this device is kept.");
+    if (!person)
+      throw new AppError("session/missing", "You are not signed in. Sign in; what you did on this device is kept.");
     return person;
   };
 }
@@ -25,15 +26,21 @@ export function accessRoutes(router: Router, deps: Deps, tries: SignInTries, dum
     const login = body.login.toLowerCase();
     const address = req.ip ?? "";
     await tries.requireFree(login, address);
-    const [found] = await db.query<{ business_id: string; id: string; password_hash: string }>("select business_id, id, password_hash from people where login = $1", {
-      bind: [login],
-      type: QueryTypes.SELECT,
-    });
+    const [found] = await db.query<{ business_id: string; id: string; password_hash: string }>(
+      "select business_id, id, password_hash from people where login = $1",
+      {
+        bind: [login],
+        type: QueryTypes.SELECT,
+      },
+    );
     // An unknown name costs the same time as a wrong password, so that names cannot be guessed.
     const isRight = await verifyPassword(body.password, found?.password_hash ?? dummyHash);
     if (!found || !isRight) {
       await tries.countWrong(login, address);
-      throw new AppError("session/wrong-password", "That name and password do not belong together. Check both and try again.");
+      throw new AppError(
+        "session/wrong-password",
+        "That name and password do not belong together. Check both and try again.",
+      );
     }
     await tries.forget(login);
     const token = await startSession(db, found.business_id, found.id);
@@ -63,7 +70,14 @@ export async function listPeople(businessId: string): Promise<Person[]> {
 }
 
 function toMe({ actor, role, isMechanic, businessId, businessName, timeZone }: SessionPerson): Me {
-  return { id: actor.id, name: actor.name, role, isMechanic, rights: [...actor.rights], business: { id: businessId, name: businessName, timeZone } };
+  return {
+    id: actor.id,
+    name: actor.name,
+    role,
+    isMechanic,
+    rights: [...actor.rights],
+    business: { id: businessId, name: businessName, timeZone },
+  };
 }
 
 function tokenOf(req: Request): string | null {

@@ -24,7 +24,16 @@ export interface SessionPerson extends Scope {
 
 /** The person behind a token; null for a stranger or an expired session. */
 export async function findSession(db: Sequelize, token: string): Promise<SessionPerson | null> {
-  const [row] = await db.query<{ business_id: string; time_zone: string; business_name: string; id: string; name: string; rights: Right[]; role: string; is_mechanic: boolean }>(
+  const [row] = await db.query<{
+    business_id: string;
+    time_zone: string;
+    business_name: string;
+    id: string;
+    name: string;
+    rights: Right[];
+    role: string;
+    is_mechanic: boolean;
+  }>(
     `select p.business_id, b.time_zone, b.name as business_name, p.id, p.name, p.rights, p.role, p.is_mechanic
      from sessions s join people p on p.business_id = s.business_id and p.id = s.person_id join businesses b on b.id = s.business_id
      where s.token_hash = $1 and s.expires_at > now()`,

@@ -16,7 +16,14 @@ export class SignInTries {
     const limiter = (keyPrefix: string, points: number): Promise<RateLimiterPostgres> =>
       new Promise((resolve, reject) => {
         const made = new RateLimiterPostgres(
-          { storeClient: db, storeType: "sequelize", points, duration: WINDOW_SECONDS, keyPrefix, tableName: "sign_in_tries" },
+          {
+            storeClient: db,
+            storeType: "sequelize",
+            points,
+            duration: WINDOW_SECONDS,
+            keyPrefix,
+            tableName: "sign_in_tries",
+          },
           (error?: Error) => (error ? reject(error) : resolve(made)),
         );
       });
@@ -41,5 +48,9 @@ export class SignInTries {
 
 function tooMany(state: RateLimiterRes): AppError {
   const seconds = Math.ceil(state.msBeforeNext / 1000);
-  return new AppError("session/too-many-tries", `Too many wrong passwords. Wait ${Math.ceil(seconds / 60)} minutes, then try again.`, { retryAfterSeconds: seconds });
+  return new AppError(
+    "session/too-many-tries",
+    `Too many wrong passwords. Wait ${Math.ceil(seconds / 60)} minutes, then try again.`,
+    { retryAfterSeconds: seconds },
+  );
 }

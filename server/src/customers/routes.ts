@@ -6,7 +6,9 @@ import type { Deps } from "../scope";
 import { changeCustomer, createCustomer, customerSheet } from "./service";
 
 export function customerRoutes(router: Router, { db }: Deps, scopeOf: ScopeOf): void {
-  mount(router, routes.createCustomer, scopeOf, ({ scope, body, req }) => once(db, scope, req, (transaction) => createCustomer(scope, body, transaction)));
+  mount(router, routes.createCustomer, scopeOf, ({ scope, body, req }) =>
+    once(db, scope, req, (transaction) => createCustomer(scope, body, transaction)),
+  );
   mount(router, routes.getCustomer, scopeOf, ({ scope, params }) => customerSheet(scope, params.id));
   mount(router, routes.changeCustomer, scopeOf, ({ scope, params, body }) => changeCustomer(scope, params.id, body));
 }

@@ -12,23 +12,34 @@ beforeAll(async () => {
 afterAll(() => server?.stop());
 
 it("keeps businesses apart: a query that forgot its business fails", async () => {
-  await expect(CustomerRow.findAll({ where: { name: "Maren Oyelaran" } })).rejects.toThrow("queried without its business");
-  await expect(WorkOrderRow.update({ revision: 1 }, { where: { number: 1001 } })).rejects.toThrow("queried without its business");
+  await expect(CustomerRow.findAll({ where: { name: "Maren Oyelaran" } })).rejects.toThrow(
+    "queried without its business",
+  );
+  await expect(WorkOrderRow.update({ revision: 1 }, { where: { number: 1001 } })).rejects.toThrow(
+    "queried without its business",
+  );
   await expect(WorkOrderRow.count()).rejects.toThrow("queried without its business");
 });
 
 it("migrates once, also when started again on the same database", async () => {
   await server.startSecond();
-  const rows = await server.running.deps.db.query<{ name: string }>("select name from migrations", { type: QueryTypes.SELECT });
+  const rows = await server.running.deps.db.query<{ name: string }>("select name from migrations", {
+    type: QueryTypes.SELECT,
+  });
   expect(rows.map(({ name }) => name)).toEqual(["0001-first-visit"]);
-  const customers = await server.running.deps.db.query<{ count: string }>("select count(*)::int as count from customers", { type: QueryTypes.SELECT });
+  const customers = await server.running.deps.db.query<{ count: string }>(
+    "select count(*)::int as count from customers",
+    { type: QueryTypes.SELECT },
+  );
   expect(customers).toEqual([{ count: 14 }]);
 });
 
 it("goes on after the database dropped every connection", async () => {
   const { id } = await findOrder(odile, "Petra");
   await server.running.deps.db
-    .query("select pg_terminate_backend(pid) from pg_stat_activity where datname = current_database() and pid <> pg_backend_pid()")
+    .query(
+      "select pg_terminate_backend(pid) from pg_stat_activity where datname = current_database() and pid <> pg_backend_pid()",
+    )
     .catch(() => undefined);
   const answer = await until(
     () => sendCommand(odile, id, { type: "recordOdometer", miles: 4321 }),
@@ -38,10 +49,15 @@ it("goes on after the database dropped every connection", async () => {
 });
 
 it("says that the database is gone, keeps nothing half done, and is not well", async () => {
-  const lost = jest.spyOn(server.running.deps.db.connectionManager, "getConnection").mockRejectedValue(new ConnectionError(new Error("gone")));
+  const lost = jest
+    .spyOn(server.running.deps.db.connectionManager, "getConnection")
+    .mockRejectedValue(new ConnectionError(new Error("gone")));
   const answer = await odile.get("/api/open-work");
   expect(answer.body).toMatchObject({ status: 503, code: "database/unreachable" });
-  expect((await server.stranger().get("/api/health")).body).toMatchObject({ status: "degraded", database: "unreachable" });
+  expect((await server.stranger().get("/api/health")).body).toMatchObject({
+    status: "degraded",
+    database: "unreachable",
+  });
   lost.mockRestore();
   expect((await odile.get("/api/open-work")).status).toBe(200);
 });

@@ -8,14 +8,20 @@ const MIGRATION_LOCK = 430_043;
 
 /** Brings the database forward: our tables, then those of the job queue. Each migration is one transaction. */
 export async function migrate(sequelize: Sequelize, databaseUrl: string): Promise<void> {
-  await sequelize.query("create table if not exists migrations (name text primary key, migrated_at timestamptz not null default now())");
+  await sequelize.query(
+    "create table if not exists migrations (name text primary key, migrated_at timestamptz not null default now())",
+  );
   const umzug = new Umzug({
     migrations: MIGRATIONS.map(({ name, sql }) => ({
       name,
       up: () =>
         sequelize.transaction(async (transaction) => {
           await sequelize.query(`select pg_advisory_xact_lock(${MIGRATION_LOCK})`, { transaction });
-          const done = await sequelize.query("select 1 from migrations where name = $1", { bind: [name], transaction, type: QueryTypes.SELECT });
+          const done = await sequelize.query("select 1 from migrations where name = $1", {
+            bind: [name],
+            transaction,
+            type: QueryTypes.SELECT,
+          });
           if (done.length > 0) return;
           await sequelize.query(sql, { transaction });
           await sequelize.query("insert into migrations (name) values ($1)", { bind: [name], transaction });
@@ -25,7 +31,12 @@ export async function migrate(sequelize: Sequelize, databaseUrl: string): Promis
       // The row is written by the migration's own transaction.
       logMigration: async () => undefined,
       unlogMigration: async () => undefined,
-      executed: async () => (await sequelize.query<{ name: string }>("select name from migrations order by name", { type: QueryTypes.SELECT })).map(({ name }) => name),
+      executed: async () =>
+        (
+          await sequelize.query<{ name: string }>("select name from migrations order by name", {
+            type: QueryTypes.SELECT,
+          })
+        ).map(({ name }) => name),
     },
     logger: undefined,
   });

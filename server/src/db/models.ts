@@ -1,4 +1,13 @@
-import { DataTypes, Model, type CreationOptional, type InferAttributes, type InferCreationAttributes, type ModelAttributes, type ModelStatic, type Sequelize } from "sequelize";
+import {
+  DataTypes,
+  Model,
+  type CreationOptional,
+  type InferAttributes,
+  type InferCreationAttributes,
+  type ModelAttributes,
+  type ModelStatic,
+  type Sequelize,
+} from "sequelize";
 import type { BusinessSettings, LibraryJob, Place, Right, VisitState, Wait, WorkOrderState } from "@mechanon/core";
 import type { CommandOutcome } from "@mechanon/contract";
 import { requireBusiness } from "./tenantModel";
@@ -147,7 +156,14 @@ const FIRST_NUMBER = 1001;
 /** Ties the models to a database. They hold columns only; every rule lives in core or in the services. */
 export function defineModels(sequelize: Sequelize): void {
   Business.init(
-    { id: key(), name: text(), timeZone: text(), settings: JSONB, nextNumber: { type: INTEGER, defaultValue: FIRST_NUMBER }, isDemo: no() },
+    {
+      id: key(),
+      name: text(),
+      timeZone: text(),
+      settings: JSONB,
+      nextNumber: { type: INTEGER, defaultValue: FIRST_NUMBER },
+      isDemo: no(),
+    },
     { sequelize, tableName: "businesses" },
   );
   tenant(sequelize, Person, "people", {
@@ -161,17 +177,40 @@ export function defineModels(sequelize: Sequelize): void {
     passwordHash: text(),
     demoPassword: maybeText,
   });
-  tenant(sequelize, CustomerRow, "customers", { businessId: key(), id: key(), name: text(), phone: maybeText, email: maybeText, place: JSONB, taxExempt: no(), version: one() });
+  tenant(sequelize, CustomerRow, "customers", {
+    businessId: key(),
+    id: key(),
+    name: text(),
+    phone: maybeText,
+    email: maybeText,
+    place: JSONB,
+    taxExempt: no(),
+    version: one(),
+  });
   tenant(sequelize, VehicleRow, "vehicles", {
     businessId: key(), id: key(), customerId: UUID, vin: maybeText, plate: maybeText, plateKey: maybeText, region: maybeText, year: INTEGER, make: maybeText,
     model: maybeText, trim: maybeText, engine: maybeText, drive: maybeText, color: maybeText, version: one(),
   }); // prettier-ignore
-  tenant(sequelize, LibraryJobRow, "library_jobs", { businessId: key(), id: { type: TEXT, primaryKey: true }, position: INTEGER, job: JSONB });
+  tenant(sequelize, LibraryJobRow, "library_jobs", {
+    businessId: key(),
+    id: { type: TEXT, primaryKey: true },
+    position: INTEGER,
+    job: JSONB,
+  });
   tenant(sequelize, WorkOrderRow, "work_orders", {
     businessId: key(), id: key(), number: INTEGER, customerId: UUID, vehicleId: UUID, revision: INTEGER, state: JSONB, waitsFor: maybeText, waitsSince: DATE,
     totalCents: BIGINT, dueCents: BIGINT, openConflicts: INTEGER, openedAt: DATE,
   }); // prettier-ignore
-  tenant(sequelize, VisitRow, "visits", { businessId: key(), id: key(), revision: INTEGER, mechanicId: UUID, startsAt: DATE, endsAt: DATE, cancelled: BOOLEAN, state: JSONB });
+  tenant(sequelize, VisitRow, "visits", {
+    businessId: key(),
+    id: key(),
+    revision: INTEGER,
+    mechanicId: UUID,
+    startsAt: DATE,
+    endsAt: DATE,
+    cancelled: BOOLEAN,
+    state: JSONB,
+  });
   tenant(sequelize, VisitWorkOrder, "visit_work_orders", { businessId: key(), visitId: key(), workOrderId: key() });
   tenant(sequelize, CommandRow, "commands", {
     businessId: key(),
@@ -185,8 +224,22 @@ export function defineModels(sequelize: Sequelize): void {
     givenAt: DATE,
   });
   tenant(sequelize, Photo, "photos", { businessId: key(), id: key(), type: text(), bytes: BLOB });
-  tenant(sequelize, CardCharge, "card_charges", { businessId: key(), id: key(), workOrderId: UUID, amountCents: BIGINT, status: text(), reason: maybeText, askedAt: now() });
-  tenant(sequelize, PartOrder, "part_orders", { businessId: key(), id: key(), workOrderId: UUID, items: JSONB, status: text() });
+  tenant(sequelize, CardCharge, "card_charges", {
+    businessId: key(),
+    id: key(),
+    workOrderId: UUID,
+    amountCents: BIGINT,
+    status: text(),
+    reason: maybeText,
+    askedAt: now(),
+  });
+  tenant(sequelize, PartOrder, "part_orders", {
+    businessId: key(),
+    id: key(),
+    workOrderId: UUID,
+    items: JSONB,
+    status: text(),
+  });
   tenant(sequelize, Message, "messages", {
     businessId: key(),
     id: key(),
@@ -200,7 +253,12 @@ export function defineModels(sequelize: Sequelize): void {
   });
 }
 
-function tenant<M extends Model>(sequelize: Sequelize, model: ModelStatic<M>, tableName: string, attributes: ModelAttributes<M, Attributes<M>>): void {
+function tenant<M extends Model>(
+  sequelize: Sequelize,
+  model: ModelStatic<M>,
+  tableName: string,
+  attributes: ModelAttributes<M, Attributes<M>>,
+): void {
   model.init(attributes, { sequelize, tableName, modelName: model.name });
   requireBusiness(model);
 }

@@ -1,5 +1,16 @@
 import { v7 as uuid } from "uuid";
-import { BUSINESS, CUSTOMERS, LIBRARY, PEOPLE, SETTINGS, STREETS, WORK_ORDERS, type DemoCustomer, type DemoVisit, type DemoWorkOrder } from "@mechanon/demo";
+import {
+  BUSINESS,
+  CUSTOMERS,
+  LIBRARY,
+  PEOPLE,
+  SETTINGS,
+  STREETS,
+  WORK_ORDERS,
+  type DemoCustomer,
+  type DemoVisit,
+  type DemoWorkOrder,
+} from "@mechanon/demo";
 import {
   addDays,
   approvedParts,
@@ -31,7 +42,10 @@ export async function loadDemoIfEmpty(deps: Deps, now: Date): Promise<void> {
 class DemoLoader {
   private readonly businessId = uuid();
   private readonly people = new Map<string, string>();
-  private readonly cars = new Map<string, { vehicleId: string; customerId: string; place: Place; customerName: string }>();
+  private readonly cars = new Map<
+    string,
+    { vehicleId: string; customerId: string; place: Place; customerName: string }
+  >();
   private readonly today: string;
 
   constructor(
@@ -43,11 +57,24 @@ class DemoLoader {
 
   async loadBusiness(): Promise<void> {
     const { businessId } = this;
-    await Business.create({ id: businessId, name: BUSINESS.name, timeZone: BUSINESS.timeZone, settings: SETTINGS, isDemo: true });
+    await Business.create({
+      id: businessId,
+      name: BUSINESS.name,
+      timeZone: BUSINESS.timeZone,
+      settings: SETTINGS,
+      isDemo: true,
+    });
     for (const { key, password, rights, ...person } of PEOPLE) {
       const id = uuid();
       this.people.set(key, id);
-      await Person.create({ businessId, id, ...person, rights: [...rights], passwordHash: await hashPassword(password), demoPassword: password });
+      await Person.create({
+        businessId,
+        id,
+        ...person,
+        rights: [...rights],
+        passwordHash: await hashPassword(password),
+        demoPassword: password,
+      });
     }
     await LibraryJobRow.bulkCreate(LIBRARY.map((job, position) => ({ businessId, id: job.id, position, job })));
   }
@@ -58,7 +85,16 @@ class DemoLoader {
       const { name, phone, email, cars } = customer;
       const id = uuid();
       const place = placeOf(customer);
-      await CustomerRow.create({ businessId, id, name, phone, email, place, taxExempt: customer.taxExempt ?? false, version: 1 });
+      await CustomerRow.create({
+        businessId,
+        id,
+        name,
+        phone,
+        email,
+        place,
+        taxExempt: customer.taxExempt ?? false,
+        version: 1,
+      });
       for (const { key, vin, plate, year, make, model, engine, color } of cars) {
         const vehicleId = uuid();
         this.cars.set(key, { vehicleId, customerId: id, place, customerName: name });
@@ -91,7 +127,8 @@ class DemoLoader {
     const openedAt = this.at(-order.openedDaysAgo, "08:15");
     const lastVisit = order.visits[order.visits.length - 1];
     const onSiteAt = lastVisit ? this.at(lastVisit.day, lastVisit.at) : openedAt;
-    const send = (command: WorkOrderCommand, at: string): Promise<unknown> => runWorkOrderCommand(this.deps, this.scope(lastVisit?.mechanic), id, { id: uuid(), at, command });
+    const send = (command: WorkOrderCommand, at: string): Promise<unknown> =>
+      runWorkOrderCommand(this.deps, this.scope(lastVisit?.mechanic), id, { id: uuid(), at, command });
 
     const concerns = order.concerns.map((phraseId) => {
       const phrase = SETTINGS.concerns.find((candidate) => candidate.id === phraseId);
@@ -100,7 +137,12 @@ class DemoLoader {
     });
     if (order.ownWords !== undefined) concerns.push({ id: uuid(), text: order.ownWords, kind: "fault", phraseId: "" });
     await send(
-      { type: "openWorkOrder", customerId: car.customerId, vehicleId: car.vehicleId, concerns: concerns.map((concern) => ({ ...concern, phraseId: concern.phraseId || null })) },
+      {
+        type: "openWorkOrder",
+        customerId: car.customerId,
+        vehicleId: car.vehicleId,
+        concerns: concerns.map((concern) => ({ ...concern, phraseId: concern.phraseId || null })),
+      },
       openedAt,
     );
     for (const visit of order.visits) await this.loadVisit(visit, id, car.place, openedAt);
@@ -109,23 +151,57 @@ class DemoLoader {
       await send({ type: "gradePoint", pointId, grade, measured: measured ?? null, note: note ?? "" }, onSiteAt);
     for (const libraryJobId of order.jobs ?? []) {
       const lines = LIBRARY.find(({ id: jobId }) => jobId === libraryJobId)?.lines ?? [];
-      const answered = concerns.find(({ phraseId }) => LIBRARY.find((job) => job.id === libraryJobId)?.answersConcerns.includes(phraseId));
-      await send({ type: "addJob", jobId: uuid(), libraryJobId, lineIds: lines.map(() => uuid()), concernId: answered?.id ?? null, pointId: null }, onSiteAt);
+      const answered = concerns.find(({ phraseId }) =>
+        LIBRARY.find((job) => job.id === libraryJobId)?.answersConcerns.includes(phraseId),
+      );
+      await send(
+        {
+          type: "addJob",
+          jobId: uuid(),
+          libraryJobId,
+          lineIds: lines.map(() => uuid()),
+          concernId: answered?.id ?? null,
+          pointId: null,
+        },
+        onSiteAt,
+      );
     }
     if (order.answers) await this.answer(order, id, car.customerName, onSiteAt, send);
   }
 
-  private async answer(order: DemoWorkOrder, id: string, name: string, at: string, send: (command: WorkOrderCommand, at: string) => Promise<unknown>): Promise<void> {
+  private async answer(
+    order: DemoWorkOrder,
+    id: string,
+    name: string,
+    at: string,
+    send: (command: WorkOrderCommand, at: string) => Promise<unknown>,
+  ): Promise<void> {
     const { state } = await findWorkOrder({ businessId: this.businessId }, id);
     const totals = jobTotals(state);
     const answers = state.jobs.flatMap(({ id: jobId, title, libraryJobId }) => {
       const answer = order.answers?.[libraryJobId ?? ""];
       return answer ? [{ jobId, title, answer, totalCents: totals.get(jobId) ?? 0 }] : [];
     });
-    await send({ type: "recordAnswers", approvalId: uuid(), way: "spoken", name, signature: [], answers, totalCents: priceWorkOrder(state, "all").total }, at);
+    await send(
+      {
+        type: "recordAnswers",
+        approvalId: uuid(),
+        way: "spoken",
+        name,
+        signature: [],
+        answers,
+        totalCents: priceWorkOrder(state, "all").total,
+      },
+      at,
+    );
     if (order.parts) {
       const parts = approvedParts((await findWorkOrder({ businessId: this.businessId }, id)).state, "needed");
-      const items = parts.map((line) => ({ lineId: line.id, partNumber: line.partNumber ?? "", quantity: line.quantity, costCents: line.costCents ?? 0 }));
+      const items = parts.map((line) => ({
+        lineId: line.id,
+        partNumber: line.partNumber ?? "",
+        quantity: line.quantity,
+        costCents: line.costCents ?? 0,
+      }));
       if (items.length > 0)
         await send(
           {
@@ -138,22 +214,45 @@ class DemoLoader {
           },
           at,
         );
-      if (items.length > 0 && order.parts === "received") await send({ type: "receiveParts", lineIds: parts.map((line) => line.id) }, at);
+      if (items.length > 0 && order.parts === "received")
+        await send({ type: "receiveParts", lineIds: parts.map((line) => line.id) }, at);
     }
-    if (order.finished) await send({ type: "finishJobs", jobIds: answers.filter(({ answer }) => answer === "yes").map(({ jobId }) => jobId) }, at);
+    if (order.finished)
+      await send(
+        { type: "finishJobs", jobIds: answers.filter(({ answer }) => answer === "yes").map(({ jobId }) => jobId) },
+        at,
+      );
     if (!order.paid) return;
     const { dueCents: amountCents } = balanceOf((await findWorkOrder({ businessId: this.businessId }, id)).state);
-    if (order.paid === "cash") await send({ type: "takeCash", paymentId: uuid(), amountCents, tenderedCents: Math.ceil(amountCents / 2000) * 2000 }, at);
-    else await send({ type: "recordCardPayment", paymentId: uuid(), amountCents, lastFour: "4407", authorization: "A551208" }, at);
+    if (order.paid === "cash")
+      await send(
+        { type: "takeCash", paymentId: uuid(), amountCents, tenderedCents: Math.ceil(amountCents / 2000) * 2000 },
+        at,
+      );
+    else
+      await send(
+        { type: "recordCardPayment", paymentId: uuid(), amountCents, lastFour: "4407", authorization: "A551208" },
+        at,
+      );
   }
 
   private async loadVisit(visit: DemoVisit, workOrderId: string, place: Place, bookedAt: string): Promise<void> {
     const id = uuid();
     const startsAt = this.at(visit.day, visit.at);
     const endsAt = new Date(Date.parse(startsAt) + visit.minutes * 60_000).toISOString();
-    const send = (command: VisitCommand, at: string): Promise<unknown> => runVisitCommand(this.deps, this.scope(visit.mechanic), id, { id: uuid(), at, command });
+    const send = (command: VisitCommand, at: string): Promise<unknown> =>
+      runVisitCommand(this.deps, this.scope(visit.mechanic), id, { id: uuid(), at, command });
     await send(
-      { type: "bookVisit", workOrderIds: [workOrderId], mechanicId: this.people.get(visit.mechanic) ?? "", place, startsAt, endsAt, note: visit.note ?? "", allowOverlap: true },
+      {
+        type: "bookVisit",
+        workOrderIds: [workOrderId],
+        mechanicId: this.people.get(visit.mechanic) ?? "",
+        place,
+        startsAt,
+        endsAt,
+        note: visit.note ?? "",
+        allowOverlap: true,
+      },
       bookedAt,
     );
     if (visit.reached === "driving") await send({ type: "setOff", driveMinutes: 12 }, startsAt);
@@ -183,5 +282,12 @@ function placeOf({ houseNumber, street }: DemoCustomer): Place {
   const { town, region, postcode, latitude, longitude } = known;
   // House numbers lie along the street, so that neighbors do not share one point.
   const along = houseNumber * 0.00004;
-  return { street: `${houseNumber} ${street}`, town, region, postcode, latitude: latitude + along, longitude: longitude + along / 2 };
+  return {
+    street: `${houseNumber} ${street}`,
+    town,
+    region,
+    postcode,
+    latitude: latitude + along,
+    longitude: longitude + along / 2,
+  };
 }

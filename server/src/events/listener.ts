@@ -16,7 +16,10 @@ export class ChangeListener {
   private readonly devices = new Map<Response, string>();
   private client: pg.Client | null = null;
   private stopped = false;
-  private readonly heartbeat = setInterval(() => this.devices.forEach((_, res) => res.write(": still here\n\n")), HEARTBEAT_MS);
+  private readonly heartbeat = setInterval(
+    () => this.devices.forEach((_, res) => res.write(": still here\n\n")),
+    HEARTBEAT_MS,
+  );
 
   constructor(
     private readonly databaseUrl: string,

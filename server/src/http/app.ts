@@ -27,7 +27,10 @@ import { webRoutes } from "./web";
 export const VERSION = "0.1.0";
 
 /** The whole HTTP server; `dummyHash` is what an unknown name's password is checked against. */
-export function createApp(deps: Deps, parts: { tries: SignInTries; listener: ChangeListener; dummyHash: string }): Express {
+export function createApp(
+  deps: Deps,
+  parts: { tries: SignInTries; listener: ChangeListener; dummyHash: string },
+): Express {
   const app = express();
   app.disable("x-powered-by");
   app.set("trust proxy", "loopback");
@@ -50,7 +53,13 @@ export function createApp(deps: Deps, parts: { tries: SignInTries; listener: Cha
       logger: deps.log,
       quietReqLogger: true,
       customLogLevel: (_req, res) => (res.statusCode >= 500 ? "error" : "debug"),
-      serializers: { req: ({ id, method, url }: { id: string; method: string; url: string }) => ({ id, method, path: url.split("?")[0] }) },
+      serializers: {
+        req: ({ id, method, url }: { id: string; method: string; url: string }) => ({
+          id,
+          method,
+          path: url.split("?")[0],
+        }),
+      },
     }),
   );
   app.use(compression({ filter: (req, res) => !req.path.startsWith("/api/events") && compression.filter(req, res) }));

@@ -12,7 +12,9 @@ beforeAll(async () => {
 afterAll(() => server?.stop());
 
 const JSON_TYPE = { "Content-Type": "application/json" };
-const posting = Object.entries(routes).flatMap(([name, route]) => (route.body ? [[name, route.method.toUpperCase(), route.path.replace(/:(\w+)/g, uuid())] as const] : []));
+const posting = Object.entries(routes).flatMap(([name, route]) =>
+  route.body ? [[name, route.method.toUpperCase(), route.path.replace(/:(\w+)/g, uuid())] as const] : [],
+);
 
 describe.each(posting)("%s", (_name, method, path) => {
   it.each([
@@ -20,10 +22,17 @@ describe.each(posting)("%s", (_name, method, path) => {
     ["nothing", "", 422],
     ["a list", "[]", 422],
     ["null", "null", 400],
-    ["a deep wrong type", JSON.stringify({ id: { toString: 1 }, commands: [[]], name: 7, login: [], plate: null }), 422],
+    [
+      "a deep wrong type",
+      JSON.stringify({ id: { toString: 1 }, commands: [[]], name: 7, login: [], plate: null }),
+      422,
+    ],
     ["a prototype key", '{"__proto__":{"admin":true}}', 422],
   ])("answers %s with a problem document", async (_what, text, _status) => {
-    const answer = await odile.send<{ code: string; title: string; detail: string }>(method, path, text, { ...JSON_TYPE, "Idempotency-Key": uuid() });
+    const answer = await odile.send<{ code: string; title: string; detail: string }>(method, path, text, {
+      ...JSON_TYPE,
+      "Idempotency-Key": uuid(),
+    });
     expect([400, 422]).toContain(answer.status);
     expect(answer.headers.get("content-type")).toContain("application/problem+json");
     expect(answer.body.code).toMatch(/^request\//);
@@ -31,14 +40,25 @@ describe.each(posting)("%s", (_name, method, path) => {
   });
 
   it("takes nothing but JSON", async () => {
-    expect((await odile.send(method, path, "a=b", { "Content-Type": "application/x-www-form-urlencoded" })).body).toMatchObject({ status: 415 });
+    expect(
+      (await odile.send(method, path, "a=b", { "Content-Type": "application/x-www-form-urlencoded" })).body,
+    ).toMatchObject({ status: 415 });
   });
 });
 
 describe("a new customer", () => {
   const post = (body: object, key = uuid()) =>
-    odile.post<{ code: string; name: string; phone: string; fields: { path: string }[] }>("/api/customers", body, { "Idempotency-Key": key });
-  const body = (over: object = {}): object => ({ id: uuid(), name: "Isolde Karimi", phone: "", email: "", place: null, ...over });
+    odile.post<{ code: string; name: string; phone: string; fields: { path: string }[] }>("/api/customers", body, {
+      "Idempotency-Key": key,
+    });
+  const body = (over: object = {}): object => ({
+    id: uuid(),
+    name: "Isolde Karimi",
+    phone: "",
+    email: "",
+    place: null,
+    ...over,
+  });
 
   it.each([
     ["a phone that is none", { phone: "12" }, "phone"],
@@ -53,7 +73,8 @@ describe("a new customer", () => {
   });
 
   it("keeps emoji, right-to-left names and 300 letters", async () => {
-    for (const name of ["Zoë 🚗", "نور الهدى", "ב".repeat(300)]) expect((await post(body({ name }))).body.name).toBe(name);
+    for (const name of ["Zoë 🚗", "نور الهدى", "ב".repeat(300)])
+      expect((await post(body({ name }))).body.name).toBe(name);
   });
 
   it("is made once for a key, and a key is not for another request", async () => {
@@ -68,16 +89,25 @@ describe("a new customer", () => {
   it("is changed only from the version that was seen", async () => {
     const made = await odile.post<{ id: string }>("/api/customers", body(), { "Idempotency-Key": uuid() });
     const change = (version: number, name: string) =>
-      odile.send<{ code: string; version: number }>("PATCH", `/api/customers/${made.body.id}`, { name, phone: "", email: "", place: null, version });
+      odile.send<{ code: string; version: number }>("PATCH", `/api/customers/${made.body.id}`, {
+        name,
+        phone: "",
+        email: "",
+        place: null,
+        version,
+      });
     expect((await change(1, "Isolde K.")).body.version).toBe(2);
     expect((await change(1, "Isolde X.")).body).toMatchObject({ code: "version/changed" });
   });
 });
 
 describe("search", () => {
-  it.each(["%", "'", "_", "\\", "x".repeat(500), "🚗", "(360) 555-0111 ", "1e9"])("takes %p for what it is", async (typed) => {
-    expect((await odile.get(`/api/search?q=${encodeURIComponent(typed)}`)).status).toBe(200);
-  });
+  it.each(["%", "'", "_", "\\", "x".repeat(500), "🚗", "(360) 555-0111 ", "1e9"])(
+    "takes %p for what it is",
+    async (typed) => {
+      expect((await odile.get(`/api/search?q=${encodeURIComponent(typed)}`)).status).toBe(200);
+    },
+  );
   it.each([
     ["a phone however typed", "360.555.0111", "Maren Oyelaran"],
     ["its last digits", "0111", "Maren Oyelaran"],
@@ -85,7 +115,9 @@ describe("search", () => {
     ["the end of a VIN", "048217", "Maren Oyelaran"],
     ["part of a name", "oyel", "Maren Oyelaran"],
   ])("finds by %s", async (_name, typed, name) => {
-    const { body } = await odile.get<{ customers: { customer: { name: string } }[] }>(`/api/search?q=${encodeURIComponent(typed)}`);
+    const { body } = await odile.get<{ customers: { customer: { name: string } }[] }>(
+      `/api/search?q=${encodeURIComponent(typed)}`,
+    );
     expect(body.customers.map(({ customer }) => customer.name)).toContain(name);
   });
   it("does not find everything for a percent sign", async () => {
@@ -103,31 +135,54 @@ describe("the rest", () => {
   });
   it("takes pictures by their bytes, not by their names", async () => {
     const id = uuid();
-    const fake = await odile.send("POST", `/api/photos/${id}`, new TextEncoder().encode("%PDF-1.7 called photo.jpg"), { "Content-Type": "image/jpeg" });
+    const fake = await odile.send("POST", `/api/photos/${id}`, new TextEncoder().encode("%PDF-1.7 called photo.jpg"), {
+      "Content-Type": "image/jpeg",
+    });
     expect(fake.body).toMatchObject({ code: "photo/unreadable", status: 422 });
     const jpeg = new Uint8Array([0xff, 0xd8, 0xff, 0xe0, 1, 2, 3]);
-    for (let again = 0; again < 2; again++) expect((await odile.send("POST", `/api/photos/${id}`, jpeg, { "Content-Type": "image/jpeg" })).status).toBe(204);
+    for (let again = 0; again < 2; again++)
+      expect((await odile.send("POST", `/api/photos/${id}`, jpeg, { "Content-Type": "image/jpeg" })).status).toBe(204);
     expect((await odile.get(`/api/photos/${id}`)).headers.get("content-type")).toBe("image/jpeg");
-    expect((await odile.send("POST", `/api/photos/${uuid()}`, new Uint8Array(9 * 1024 * 1024), { "Content-Type": "image/jpeg" })).body).toMatchObject({ status: 413 });
+    expect(
+      (
+        await odile.send("POST", `/api/photos/${uuid()}`, new Uint8Array(9 * 1024 * 1024), {
+          "Content-Type": "image/jpeg",
+        })
+      ).body,
+    ).toMatchObject({ status: 413 });
   });
   it("tells what is wrong with a VIN, and what was meant", async () => {
-    const { body } = await odile.get<{ report: { problems: unknown[]; suggestions: unknown[] } }>("/api/vins/1HGCV1F34KAO48217");
+    const { body } = await odile.get<{ report: { problems: unknown[]; suggestions: unknown[] } }>(
+      "/api/vins/1HGCV1F34KAO48217",
+    );
     expect(body.report.problems).toMatchObject([{ code: "illegal-character", position: 12 }]);
-    expect(body.report.suggestions[0]).toEqual({ vin: "1HGCV1F34KA048217", changes: [{ position: 12, from: "O", to: "0" }] });
+    expect(body.report.suggestions[0]).toEqual({
+      vin: "1HGCV1F34KA048217",
+      changes: [{ position: 12, from: "O", to: "0" }],
+    });
     expect((await odile.get("/api/vins/1hgcv1f34ka048217")).body).toMatchObject({
       report: { make: "Honda", model: "Accord", modelYear: 2019 },
       known: { customerName: "Maren Oyelaran" },
     });
   });
   it("refuses a change that another site asked for", async () => {
-    expect((await odile.post("/api/session", {}, { "Sec-Fetch-Site": "cross-site" })).body).toMatchObject({ code: "request/wrong-origin" });
+    expect((await odile.post("/api/session", {}, { "Sec-Fetch-Site": "cross-site" })).body).toMatchObject({
+      code: "request/wrong-origin",
+    });
   });
   it("describes itself in OpenAPI 3.1, every route with its problems", async () => {
-    const { body } = await server.stranger().get<{ openapi: string; paths: Record<string, Record<string, { responses: object }>> }>("/api/openapi.json");
+    const { body } = await server
+      .stranger()
+      .get<{ openapi: string; paths: Record<string, Record<string, { responses: object }>> }>("/api/openapi.json");
     expect(body.openapi).toBe("3.1.0");
-    for (const route of Object.values(routes)) expect(body.paths[route.path.replace(/:(\w+)/g, "{$1}")]?.[route.method]?.responses).toHaveProperty("default");
+    for (const route of Object.values(routes))
+      expect(body.paths[route.path.replace(/:(\w+)/g, "{$1}")]?.[route.method]?.responses).toHaveProperty("default");
   });
   it("says that it is well", async () => {
-    expect((await server.stranger().get("/api/health")).body).toEqual({ status: "ok", database: "ok", version: "0.1.0" });
+    expect((await server.stranger().get("/api/health")).body).toEqual({
+      status: "ok",
+      database: "ok",
+      version: "0.1.0",
+    });
   });
 });

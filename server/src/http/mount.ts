@@ -55,7 +55,13 @@ function check<S extends Schema>(schema: S, value: unknown): Parsed<S> {
 }
 
 function requireJson(req: Request, _res: Response, next: NextFunction): void {
-  if (!req.is("application/json")) return next(new AppError("request/unsupported-type", "The server takes JSON here (Content-Type: application/json). Nothing was changed."));
+  if (!req.is("application/json"))
+    return next(
+      new AppError(
+        "request/unsupported-type",
+        "The server takes JSON here (Content-Type: application/json). Nothing was changed.",
+      ),
+    );
   next();
 }
 

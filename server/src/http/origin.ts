@@ -5,6 +5,7 @@ import { AppError } from "./errors";
 export function requireSameOrigin(req: Request, _res: Response, next: NextFunction): void {
   const site = req.get("Sec-Fetch-Site");
   const changes = !["GET", "HEAD", "OPTIONS"].includes(req.method);
-  if (changes && site !== undefined && !["same-origin", "none"].includes(site)) return next(new AppError("request/wrong-origin", "This came from another site and was refused."));
+  if (changes && site !== undefined && !["same-origin", "none"].includes(site))
+    return next(new AppError("request/wrong-origin", "This came from another site and was refused."));
   next();
 }

@@ -42,7 +42,11 @@ export function problemHandler(log: Logger): ErrorRequestHandler {
       return sendProblem(res, known.code, known.detail, known.fields);
     }
     log.error({ err: error, path: req.path }, "request failed");
-    sendProblem(res, "server/failed", "The server failed on this. Nothing was changed; try again, and tell us if it stays.");
+    sendProblem(
+      res,
+      "server/failed",
+      "The server failed on this. Nothing was changed; try again, and tell us if it stays.",
+    );
   };
 }
 
@@ -54,26 +58,51 @@ interface Described {
 }
 
 function describe(error: unknown): Described | null {
-  if (error instanceof AppError) return { code: error.code, detail: error.message, fields: error.options.fields, retryAfterSeconds: error.options.retryAfterSeconds };
+  if (error instanceof AppError)
+    return {
+      code: error.code,
+      detail: error.message,
+      fields: error.options.fields,
+      retryAfterSeconds: error.options.retryAfterSeconds,
+    };
   if (error instanceof z.ZodError) return invalid(error);
   if (error instanceof UniqueConstraintError) return uniqueProblem(error);
   if (error instanceof ConnectionError || error instanceof ConnectionAcquireTimeoutError || isLostConnection(error))
-    return { code: "database/unreachable", detail: "The database does not answer. Nothing was changed; your device keeps what you did and sends it again.", retryAfterSeconds: 5 };
+    return {
+      code: "database/unreachable",
+      detail: "The database does not answer. Nothing was changed; your device keeps what you did and sends it again.",
+      retryAfterSeconds: 5,
+    };
   if (isBodyError(error)) return bodyProblem(error);
   return null;
 }
 
 /** What did not fit, field by field. */
 export function invalid(error: z.ZodError): Described {
-  const fields = error.issues.map((issue) => ({ path: [...issue.path, ...(issue.code === "unrecognized_keys" ? issue.keys : [])].join("."), message: issue.message }));
+  const fields = error.issues.map((issue) => ({
+    path: [...issue.path, ...(issue.code === "unrecognized_keys" ? issue.keys : [])].join("."),
+    message: issue.message,
+  }));
   const [first] = fields;
-  return { code: "request/invalid", detail: `${first ? `${first.path}: ${first.message}. ` : ""}Nothing was changed; correct it and send it again.`, fields };
+  return {
+    code: "request/invalid",
+    detail: `${first ? `${first.path}: ${first.message}. ` : ""}Nothing was changed; correct it and send it again.`,
+    fields,
+  };
 }
 
 function uniqueProblem(error: UniqueConstraintError): Described | null {
   const constraint = (error.parent as { constraint?: string }).constraint;
-  if (constraint === "vehicles_vin") return { code: "vehicle/vin-taken", detail: "A car with this VIN is kept already. Find it by its VIN and go on with that one." };
-  if (constraint === "vehicles_plate") return { code: "vehicle/plate-taken", detail: "A car with this plate is kept already. Find it by its plate and go on with that one." };
+  if (constraint === "vehicles_vin")
+    return {
+      code: "vehicle/vin-taken",
+      detail: "A car with this VIN is kept already. Find it by its VIN and go on with that one.",
+    };
+  if (constraint === "vehicles_plate")
+    return {
+      code: "vehicle/plate-taken",
+      detail: "A car with this plate is kept already. Find it by its plate and go on with that one.",
+    };
   return null;
 }
 
@@ -91,14 +120,29 @@ interface BodyError {
 
 /** Errors of the body parser and the router carry a client status. */
 function isBodyError(error: unknown): error is BodyError {
-  return typeof error === "object" && error !== null && "status" in error && typeof error.status === "number" && error.status >= 400 && error.status < 500;
+  return (
+    typeof error === "object" &&
+    error !== null &&
+    "status" in error &&
+    typeof error.status === "number" &&
+    error.status >= 400 &&
+    error.status < 500
+  );
 }
 
 function bodyProblem({ status, type }: BodyError): Described {
-  if (status === 413) return { code: "request/too-large", detail: "This is more than the server takes at once. Nothing was changed; send less." };
-  if (status === 415) return { code: "request/unsupported-type", detail: "The server takes JSON in UTF-8 here. Nothing was changed." };
+  if (status === 413)
+    return {
+      code: "request/too-large",
+      detail: "This is more than the server takes at once. Nothing was changed; send less.",
+    };
+  if (status === 415)
+    return { code: "request/unsupported-type", detail: "The server takes JSON in UTF-8 here. Nothing was changed." };
   return {
     code: "request/unreadable",
-    detail: type === "entity.parse.failed" ? "The request's body is not JSON. Nothing was changed." : "The request cannot be read. Nothing was changed.",
+    detail:
+      type === "entity.parse.failed"
+        ? "The request's body is not JSON. Nothing was changed."
+        : "The request cannot be read. Nothing was changed.",
   };
 }

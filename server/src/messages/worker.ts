@@ -33,7 +33,10 @@ export async function startWorker(deps: Deps): Promise<{ stop(): Promise<void> }
 }
 
 /** @throws {OutsideError} when the messenger does not take it, so that the queue tries again. */
-export async function sendMessage({ db, outside }: Pick<Deps, "db" | "outside">, { businessId, messageId: id }: z.infer<typeof payload>): Promise<void> {
+export async function sendMessage(
+  { db, outside }: Pick<Deps, "db" | "outside">,
+  { businessId, messageId: id }: z.infer<typeof payload>,
+): Promise<void> {
   const message = await Message.findOne({ where: { businessId, id } });
   if (!message || message.status === "sent") return;
   try {
@@ -44,6 +47,7 @@ export async function sendMessage({ db, outside }: Pick<Deps, "db" | "outside">,
   }
   await db.transaction(async (transaction) => {
     await message.update({ status: "sent", sentAt: new Date(), lastError: null }, { transaction });
-    if (message.workOrderId !== null) await notifyChange(db, businessId, { kind: "workOrder", id: message.workOrderId, revision: 0 }, transaction);
+    if (message.workOrderId !== null)
+      await notifyChange(db, businessId, { kind: "workOrder", id: message.workOrderId, revision: 0 }, transaction);
   });
 }

@@ -16,18 +16,22 @@ afterEach(async () => {
   for (const service of ["register", "supplier", "terminal", "messages"]) await server.fault(service, "none");
 });
 
-const view = async (id: string): Promise<WorkOrderView> => (await odile.get<WorkOrderView>(`/api/work-orders/${id}`)).body;
+const view = async (id: string): Promise<WorkOrderView> =>
+  (await odile.get<WorkOrderView>(`/api/work-orders/${id}`)).body;
 
 describe("the card terminal", () => {
   let id: string;
   let due: number;
   beforeAll(async () => {
     const order = await findOrder(odile, "Bram");
-    const all = (await odile.get<{ workOrders: { id: string; dueCents: number; waitsFor: string }[] }>("/api/open-work")).body.workOrders;
+    const all = (
+      await odile.get<{ workOrders: { id: string; dueCents: number; waitsFor: string }[] }>("/api/open-work")
+    ).body.workOrders;
     const owing = all.find(({ waitsFor }) => waitsFor === "money") ?? order;
     [id, due] = [owing.id, owing.dueCents];
   });
-  const charge = (paymentId: string, amountCents = due) => odile.post<{ result: string; code: string }>(`/api/work-orders/${id}/card-payments`, { paymentId, amountCents });
+  const charge = (paymentId: string, amountCents = due) =>
+    odile.post<{ result: string; code: string }>(`/api/work-orders/${id}/card-payments`, { paymentId, amountCents });
 
   it("declines: nothing is taken, the try is on record", async () => {
     await server.fault("terminal", "declined", 1);
@@ -66,12 +70,22 @@ describe("the supplier", () => {
   let id: string;
   beforeAll(async () => {
     id = (await findOrder(odile, "2019 Ford F-150").catch(() => findOrder(odile, "Jasper"))).id;
-    const orders = (await odile.get<{ workOrders: { id: string; waitsFor: string; customerName: string }[] }>("/api/open-work")).body.workOrders;
-    id = orders.find(({ waitsFor, customerName }) => waitsFor === "parts" && customerName.startsWith("Jasper"))?.id ?? id;
+    const orders = (
+      await odile.get<{ workOrders: { id: string; waitsFor: string; customerName: string }[] }>("/api/open-work")
+    ).body.workOrders;
+    id =
+      orders.find(({ waitsFor, customerName }) => waitsFor === "parts" && customerName.startsWith("Jasper"))?.id ?? id;
   });
-  const lineIds = async (): Promise<string[]> => (await view(id)).state.jobs.flatMap(({ lines }) => lines.filter(({ kind }) => kind === "part").map((line) => line.id));
+  const lineIds = async (): Promise<string[]> =>
+    (await view(id)).state.jobs.flatMap(({ lines }) =>
+      lines.filter(({ kind }) => kind === "part").map((line) => line.id),
+    );
   const order = async (orderId: string, acceptChangedCost = false) =>
-    odile.post<{ code: string; workOrder: WorkOrderView }>(`/api/work-orders/${id}/part-orders`, { orderId, lineIds: await lineIds(), acceptChangedCost });
+    odile.post<{ code: string; workOrder: WorkOrderView }>(`/api/work-orders/${id}/part-orders`, {
+      orderId,
+      lineIds: await lineIds(),
+      acceptChangedCost,
+    });
 
   it.each([
     ["down", "parts/supplier-unreachable", 503],
@@ -87,7 +101,9 @@ describe("the supplier", () => {
     const orderId = uuid();
     await server.fault("supplier", "answerLost", 1);
     const { body } = await order(orderId);
-    expect(body.workOrder.state.orders).toMatchObject([{ id: orderId, supplier: "Gull Harbor Parts", orderNumber: expect.stringMatching(/^GH-\d{6}$/) as unknown }]);
+    expect(body.workOrder.state.orders).toMatchObject([
+      { id: orderId, supplier: "Gull Harbor Parts", orderNumber: expect.stringMatching(/^GH-\d{6}$/) as unknown },
+    ]);
     const again = await order(orderId);
     expect(again.body.workOrder.state.orders).toHaveLength(1);
     expect((await order(uuid())).body).toMatchObject({ code: "parts/nothing-to-order" });
@@ -96,12 +112,20 @@ describe("the supplier", () => {
 
 describe("the plate register", () => {
   it("knows a car, two cars, none; and ours without being asked", async () => {
-    expect((await odile.get("/api/plates/wa/FRY-5O83")).body).toMatchObject({ guesses: [{ make: "Ford", model: "Fusion", year: 2015, plate: "FRY5O83" }], known: null });
+    expect((await odile.get("/api/plates/wa/FRY-5O83")).body).toMatchObject({
+      guesses: [{ make: "Ford", model: "Fusion", year: 2015, plate: "FRY5O83" }],
+      known: null,
+    });
     expect((await odile.get<{ guesses: unknown[] }>("/api/plates/OR/TWN2002")).body.guesses).toHaveLength(2);
     expect((await odile.get("/api/plates/WA/NONE1")).body).toMatchObject({ code: "plate/unknown", status: 404 });
     await server.fault("register", "down");
-    expect((await odile.get("/api/plates/WA/LRK1204")).body).toMatchObject({ known: { customerName: "Maren Oyelaran" } });
-    expect((await odile.get("/api/plates/WA/KLP7724")).body).toMatchObject({ code: "plate/register-unreachable", status: 503 });
+    expect((await odile.get("/api/plates/WA/LRK1204")).body).toMatchObject({
+      known: { customerName: "Maren Oyelaran" },
+    });
+    expect((await odile.get("/api/plates/WA/KLP7724")).body).toMatchObject({
+      code: "plate/register-unreachable",
+      status: 503,
+    });
   });
   it("is too slow: it is said, not waited for", async () => {
     await server.fault("register", "slow");
@@ -114,13 +138,16 @@ describe("messages", () => {
     const { id } = await findOrder(odile, "Delphine");
     const messageId = uuid();
     await server.fault("messages", "down", 3);
-    for (let again = 0; again < 2; again++) expect((await odile.post(`/api/work-orders/${id}/receipt-messages`, { messageId })).status).toBe(200);
+    for (let again = 0; again < 2; again++)
+      expect((await odile.post(`/api/work-orders/${id}/receipt-messages`, { messageId })).status).toBe(200);
     const sent = await until(
       () => server.sentMessages(),
       (messages) => messages.length > 0,
       300,
     );
-    expect(sent).toMatchObject([{ to: "+13605550119", text: expect.stringMatching(/Your receipt: http:\/\/\S+\/r\/[\w-]{32}$/) as unknown }]);
+    expect(sent).toMatchObject([
+      { to: "+13605550119", text: expect.stringMatching(/Your receipt: http:\/\/\S+\/r\/[\w-]{32}$/) as unknown },
+    ]);
     await until(
       () => view(id),
       ({ messages }) => messages[0]?.status === "sent",
@@ -131,7 +158,9 @@ describe("messages", () => {
     expect(JSON.stringify(receipt.body)).not.toMatch(/cost|margin|wage/i);
     const pdf = await server.stranger().get<string>(`/api/public/receipts/${token}/pdf`);
     expect(pdf.headers.get("content-type")).toBe("application/pdf");
-    expect((await server.stranger().get(`/api/public/receipts/${"x".repeat(32)}`)).body).toMatchObject({ code: "receipt/not-found" });
+    expect((await server.stranger().get(`/api/public/receipts/${"x".repeat(32)}`)).body).toMatchObject({
+      code: "receipt/not-found",
+    });
   });
 });
 
@@ -139,5 +168,7 @@ it("goes on without any of them", async () => {
   await server.stopStandins();
   isOutsideUp = false;
   const { id } = await findOrder(odile, "Noor");
-  expect((await sendCommand(odile, id, { type: "recordOdometer", miles: 99 })).body.workOrder.state.odometerMiles?.value).toBe(99);
+  expect(
+    (await sendCommand(odile, id, { type: "recordOdometer", miles: 99 })).body.workOrder.state.odometerMiles?.value,
+  ).toBe(99);
 });

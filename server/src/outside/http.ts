@@ -25,7 +25,10 @@ export class OutsideHttp {
 
   constructor(timeoutMs: number, attempts = 3) {
     this.policy = wrap(
-      retry(handleType(OutsideError), { maxAttempts: attempts - 1, backoff: new ExponentialBackoff({ initialDelay: 150, maxDelay: 1000 }) }),
+      retry(handleType(OutsideError), {
+        maxAttempts: attempts - 1,
+        backoff: new ExponentialBackoff({ initialDelay: 150, maxDelay: 1000 }),
+      }),
       timeout(timeoutMs, { strategy: TimeoutStrategy.Cooperative, abortOnReturn: false }),
     );
   }
@@ -36,13 +39,19 @@ export class OutsideHttp {
         const response = await fetchOrThrow(url, {
           method,
           signal,
-          headers: { ...(body === undefined ? {} : { "Content-Type": "application/json" }), ...(key === undefined ? {} : { "Idempotency-Key": key }) },
+          headers: {
+            ...(body === undefined ? {} : { "Content-Type": "application/json" }),
+            ...(key === undefined ? {} : { "Idempotency-Key": key }),
+          },
           ...(body === undefined ? {} : { body: JSON.stringify(body) }),
         });
         const schema = answers[response.status];
         if (!schema) throw new OutsideError(`${new URL(url).pathname} answered ${response.status}`);
         const parsed = schema.safeParse(await response.json().catch(() => undefined));
-        if (!parsed.success) throw new OutsideError(`${new URL(url).pathname} answered something else than agreed`, { cause: parsed.error });
+        if (!parsed.success)
+          throw new OutsideError(`${new URL(url).pathname} answered something else than agreed`, {
+            cause: parsed.error,
+          });
         return parsed.data;
       });
     } catch (error) {

@@ -15,8 +15,11 @@ export interface SupplierOffer {
   available: number;
   readyAt: string;
 }
-export type OrderAnswer = { outcome: "confirmed"; orderNumber: string; readyAt: string } | { outcome: "refused"; reason: "outOfStock" | "priceChanged"; partNumber: string };
-export type ChargeAnswer = { outcome: "taken"; lastFour: string; authorization: string } | { outcome: "declined"; reason: string };
+export type OrderAnswer =
+  | { outcome: "confirmed"; orderNumber: string; readyAt: string }
+  | { outcome: "refused"; reason: "outOfStock" | "priceChanged"; partNumber: string };
+export type ChargeAnswer =
+  { outcome: "taken"; lastFour: string; authorization: string } | { outcome: "declined"; reason: string };
 
 /** Everything outside our walls, one port a kind. Each call throws an OutsideError when the other side fails. */
 export interface Outside {
@@ -45,17 +48,25 @@ const registerAnswer = z.object({
 });
 const offersAnswer = z.object({
   supplier: z.string(),
-  offers: z.array(z.object({ partNumber: z.string(), costCents: z.number().int(), available: z.number(), readyAt: z.iso.datetime() })),
+  offers: z.array(
+    z.object({ partNumber: z.string(), costCents: z.number().int(), available: z.number(), readyAt: z.iso.datetime() }),
+  ),
 });
-const orderConfirmed = z.object({ orderNumber: z.string(), readyAt: z.iso.datetime() }).transform((answer): OrderAnswer => ({ outcome: "confirmed", ...answer }));
-const orderRefused = z.object({ reason: z.enum(["outOfStock", "priceChanged"]), partNumber: z.string() }).transform((answer): OrderAnswer => ({ outcome: "refused", ...answer }));
+const orderConfirmed = z
+  .object({ orderNumber: z.string(), readyAt: z.iso.datetime() })
+  .transform((answer): OrderAnswer => ({ outcome: "confirmed", ...answer }));
+const orderRefused = z
+  .object({ reason: z.enum(["outOfStock", "priceChanged"]), partNumber: z.string() })
+  .transform((answer): OrderAnswer => ({ outcome: "refused", ...answer }));
 const chargeAnswer = z
   .discriminatedUnion("status", [
     z.object({ status: z.literal("approved"), lastFour: z.string(), authorization: z.string() }),
     z.object({ status: z.literal("declined"), reason: z.string() }),
   ])
   .transform((answer): ChargeAnswer =>
-    answer.status === "approved" ? { outcome: "taken", lastFour: answer.lastFour, authorization: answer.authorization } : { outcome: "declined", reason: answer.reason },
+    answer.status === "approved"
+      ? { outcome: "taken", lastFour: answer.lastFour, authorization: answer.authorization }
+      : { outcome: "declined", reason: answer.reason },
   );
 
 /** The outside as the stand-ins speak it. */
@@ -69,17 +80,41 @@ export function connectOutside(baseUrl: string, timeoutMs: number): Outside {
       },
     },
     supplier: {
-      offers: (partNumbers) => http.call({ url: `${baseUrl}/supplier/offers`, method: "POST", body: { partNumbers }, answers: { 200: offersAnswer } }),
+      offers: (partNumbers) =>
+        http.call({
+          url: `${baseUrl}/supplier/offers`,
+          method: "POST",
+          body: { partNumbers },
+          answers: { 200: offersAnswer },
+        }),
       order: (key, items) =>
-        http.call<OrderAnswer>({ url: `${baseUrl}/supplier/orders`, method: "POST", key, body: { items }, answers: { 201: orderConfirmed, 409: orderRefused } }),
+        http.call<OrderAnswer>({
+          url: `${baseUrl}/supplier/orders`,
+          method: "POST",
+          key,
+          body: { items },
+          answers: { 201: orderConfirmed, 409: orderRefused },
+        }),
     },
     cardTerminal: {
       charge: (key, amountCents, reference) =>
-        http.call({ url: `${baseUrl}/terminal/charges`, method: "POST", key, body: { amountCents, reference }, answers: { 200: chargeAnswer } }),
+        http.call({
+          url: `${baseUrl}/terminal/charges`,
+          method: "POST",
+          key,
+          body: { amountCents, reference },
+          answers: { 200: chargeAnswer },
+        }),
     },
     messenger: {
       async send(key, to, text) {
-        await http.call({ url: `${baseUrl}/messages`, method: "POST", key, body: { to, text }, answers: { 202: z.object({ accepted: z.literal(true) }) } });
+        await http.call({
+          url: `${baseUrl}/messages`,
+          method: "POST",
+          key,
+          body: { to, text },
+          answers: { 202: z.object({ accepted: z.literal(true) }) },
+        });
       },
     },
   };

@@ -21,13 +21,25 @@ export interface CardResult {
  * @throws {AppError} `payment/terminal-unreachable` when the outcome is unknown; the charge stays on the work order
  *   until the terminal tells.
  */
-export async function takeCard(deps: Deps, scope: Scope, workOrderId: string, { paymentId, amountCents }: { paymentId: string; amountCents: number }): Promise<CardResult> {
+export async function takeCard(
+  deps: Deps,
+  scope: Scope,
+  workOrderId: string,
+  { paymentId, amountCents }: { paymentId: string; amountCents: number },
+): Promise<CardResult> {
   const charge = await registerCharge(deps, scope, workOrderId, paymentId, amountCents);
-  if (charge.status !== "asked") return { result: charge.status, reason: charge.reason ?? null, workOrder: await viewWorkOrder(scope, workOrderId) };
+  if (charge.status !== "asked")
+    return { result: charge.status, reason: charge.reason ?? null, workOrder: await viewWorkOrder(scope, workOrderId) };
   const answer = await askTerminal(deps, charge);
   const command =
     answer.outcome === "taken"
-      ? ({ type: "recordCardPayment", paymentId, amountCents: charge.amountCents, lastFour: answer.lastFour, authorization: answer.authorization } as const)
+      ? ({
+          type: "recordCardPayment",
+          paymentId,
+          amountCents: charge.amountCents,
+          lastFour: answer.lastFour,
+          authorization: answer.authorization,
+        } as const)
       : ({ type: "recordCardDecline", paymentId, amountCents: charge.amountCents, reason: answer.reason } as const);
   await runWorkOrderCommand(deps, scope, workOrderId, { id: paymentId, at: new Date().toISOString(), command });
   const reason = answer.outcome === "declined" ? answer.reason : null;
@@ -35,7 +47,13 @@ export async function takeCard(deps: Deps, scope: Scope, workOrderId: string, { 
   return { result: answer.outcome, reason, workOrder: await viewWorkOrder(scope, workOrderId) };
 }
 
-async function registerCharge({ db }: Deps, scope: Scope, workOrderId: string, paymentId: string, amountCents: number): Promise<CardCharge> {
+async function registerCharge(
+  { db }: Deps,
+  scope: Scope,
+  workOrderId: string,
+  paymentId: string,
+  amountCents: number,
+): Promise<CardCharge> {
   const { businessId } = scope;
   return db.transaction(async (transaction) => {
     const row = await findWorkOrder(scope, workOrderId, transaction, "locked");
@@ -55,8 +73,12 @@ async function registerCharge({ db }: Deps, scope: Scope, workOrderId: string, p
           ? "A card payment is still waiting for the terminal's word. Nothing was charged; ask the terminal first."
           : "Nothing is owed on this work order. Nothing was charged.",
       );
-    if (amountCents > openCents) throw new AppError("payment/amount-too-high", `Only ${showMoney(openCents)} is owed. Nothing was charged.`);
-    return CardCharge.create({ businessId, id: paymentId, workOrderId, amountCents, status: "asked", askedAt: new Date() }, { transaction });
+    if (amountCents > openCents)
+      throw new AppError("payment/amount-too-high", `Only ${showMoney(openCents)} is owed. Nothing was charged.`);
+    return CardCharge.create(
+      { businessId, id: paymentId, workOrderId, amountCents, status: "asked", askedAt: new Date() },
+      { transaction },
+    );
   });
 }
 

@@ -2,8 +2,10 @@ import PDFDocument from "pdfkit";
 import { dayOf, inZone, showMoney, showPhone } from "@mechanon/core";
 import type { ReceiptView } from "@mechanon/contract";
 
-const REGULAR = require.resolve("@expo-google-fonts/atkinson-hyperlegible-next/400Regular/AtkinsonHyperlegibleNext_400Regular.ttf");
-const BOLD = require.resolve("@expo-google-fonts/atkinson-hyperlegible-next/700Bold/AtkinsonHyperlegibleNext_700Bold.ttf");
+const REGULAR =
+  require.resolve("@expo-google-fonts/atkinson-hyperlegible-next/400Regular/AtkinsonHyperlegibleNext_400Regular.ttf");
+const BOLD =
+  require.resolve("@expo-google-fonts/atkinson-hyperlegible-next/700Bold/AtkinsonHyperlegibleNext_700Bold.ttf");
 
 const MARGIN = 54;
 const INK = "#16150f";
@@ -13,11 +15,17 @@ const SIGNATURE = { width: 180, height: 64 };
 
 /** The receipt on Letter paper, text selectable, font embedded. */
 export function receiptPdf(receipt: ReceiptView): Promise<Buffer> {
-  const doc = new PDFDocument({ size: "LETTER", margin: MARGIN, info: { Title: `Receipt ${receipt.number}`, Author: receipt.business.name }, lang: "en-US" });
+  const doc = new PDFDocument({
+    size: "LETTER",
+    margin: MARGIN,
+    info: { Title: `Receipt ${receipt.number}`, Author: receipt.business.name },
+    lang: "en-US",
+  });
   const done = collect(doc);
   doc.registerFont("regular", REGULAR).registerFont("bold", BOLD);
   const width = doc.page.width - 2 * MARGIN;
-  const say = (text: string, size = 10.5, font = "regular", color = INK): void => void doc.font(font).fontSize(size).fillColor(color).text(text, MARGIN, doc.y, { width });
+  const say = (text: string, size = 10.5, font = "regular", color = INK): void =>
+    void doc.font(font).fontSize(size).fillColor(color).text(text, MARGIN, doc.y, { width });
   const rule = (): void =>
     void doc
       .moveDown(0.4)
@@ -46,7 +54,12 @@ export function receiptPdf(receipt: ReceiptView): Promise<Buffer> {
   rule();
   say(`Receipt ${receipt.number}`, 13, "bold");
   say(
-    [receipt.customerName, receipt.vehicleName, receipt.plate ?? "", receipt.odometerMiles === null ? "" : `${receipt.odometerMiles.toLocaleString("en-US")} miles`]
+    [
+      receipt.customerName,
+      receipt.vehicleName,
+      receipt.plate ?? "",
+      receipt.odometerMiles === null ? "" : `${receipt.odometerMiles.toLocaleString("en-US")} miles`,
+    ]
       .filter(Boolean)
       .join(" · "),
   );
@@ -72,14 +85,22 @@ export function receiptPdf(receipt: ReceiptView): Promise<Buffer> {
 }
 
 /** @example "Cash, Nov 23 2026 (100.00 given, 12.40 back)" */
-function paymentLabel({ method, at, amountCents, tenderedCents, card }: ReceiptView["payments"][number], zone: string): string {
+function paymentLabel(
+  { method, at, amountCents, tenderedCents, card }: ReceiptView["payments"][number],
+  zone: string,
+): string {
   const day = inZone(at, zone).setLocale("en-US").toFormat("LLL d yyyy");
-  if (method === "card") return `Card ending ${card?.lastFour ?? "?"}, ${day}, authorization ${card?.authorization ?? "?"}`;
+  if (method === "card")
+    return `Card ending ${card?.lastFour ?? "?"}, ${day}, authorization ${card?.authorization ?? "?"}`;
   const back = (tenderedCents ?? amountCents) - amountCents;
   return back > 0 ? `Cash, ${day} (${showMoney(tenderedCents ?? 0)} given, ${showMoney(back)} back)` : `Cash, ${day}`;
 }
 
-function drawSignature(doc: PDFKit.PDFDocument, { name, strokes, at }: NonNullable<ReceiptView["signature"]>, zone: string): void {
+function drawSignature(
+  doc: PDFKit.PDFDocument,
+  { name, strokes, at }: NonNullable<ReceiptView["signature"]>,
+  zone: string,
+): void {
   if (doc.y > doc.page.height - MARGIN - SIGNATURE.height - 40) doc.addPage();
   doc.moveDown(1);
   const top = doc.y;

@@ -12,12 +12,24 @@ import { findWorkOrder } from "../workOrders/service";
 import { viewWorkOrder } from "../workOrders/view";
 
 /** The receipt of a work order, as its customer may see it. */
-export async function viewReceipt({ businessId }: Pick<Scope, "businessId">, workOrderId: string): Promise<ReceiptView> {
+export async function viewReceipt(
+  { businessId }: Pick<Scope, "businessId">,
+  workOrderId: string,
+): Promise<ReceiptView> {
   const row = await findWorkOrder({ businessId }, workOrderId);
-  const [{ business }, customer, vehicle] = await Promise.all([loadRules(businessId), findCustomer({ businessId }, row.customerId), findVehicle({ businessId }, row.vehicleId)]);
+  const [{ business }, customer, vehicle] = await Promise.all([
+    loadRules(businessId),
+    findCustomer({ businessId }, row.customerId),
+    findVehicle({ businessId }, row.vehicleId),
+  ]);
   return {
     number: row.number,
-    business: { name: business.name, phone: business.settings.phone, street: business.settings.home.street, timeZone: business.timeZone },
+    business: {
+      name: business.name,
+      phone: business.settings.phone,
+      street: business.settings.home.street,
+      timeZone: business.timeZone,
+    },
     customerName: customer.name,
     vehicleName: showVehicle(vehicle),
     plate: vehicle.plate,
@@ -27,36 +39,75 @@ export async function viewReceipt({ businessId }: Pick<Scope, "businessId">, wor
 }
 
 /** Texts the customer a link to the receipt; the same message id goes out once. */
-export async function textReceipt({ db, config }: Deps, scope: Scope, workOrderId: string, messageId: string): Promise<WorkOrderView> {
+export async function textReceipt(
+  { db, config }: Deps,
+  scope: Scope,
+  workOrderId: string,
+  messageId: string,
+): Promise<WorkOrderView> {
   const row = await findWorkOrder(scope, workOrderId);
   const { phone } = await findCustomer(scope, row.customerId);
-  if (phone === null) throw new AppError("receipt/no-phone", "This customer has no phone number. Nothing was sent; add one, or hand over the PDF.");
+  if (phone === null)
+    throw new AppError(
+      "receipt/no-phone",
+      "This customer has no phone number. Nothing was sent; add one, or hand over the PDF.",
+    );
   const { paidCents } = receiptOf(row.state);
   await db.transaction(async (transaction) => {
     const token = await linkFor(db, scope.businessId, workOrderId, transaction);
-    await queueMessage(scope, { id: messageId, workOrderId, recipient: phone, text: receiptText(scope.businessName, paidCents, `${config.publicUrl}/r/${token}`) }, transaction);
+    await queueMessage(
+      scope,
+      {
+        id: messageId,
+        workOrderId,
+        recipient: phone,
+        text: receiptText(scope.businessName, paidCents, `${config.publicUrl}/r/${token}`),
+      },
+      transaction,
+    );
   });
   return viewWorkOrder(scope, workOrderId);
 }
 
 /** @throws {AppError} `receipt/not-found` for a link nobody gave out. */
-export async function findByToken({ db }: Pick<Deps, "db">, token: string): Promise<{ businessId: string; workOrderId: string }> {
-  const [link] = await db.query<{ business_id: string; work_order_id: string }>("select business_id, work_order_id from receipt_links where token = $1", {
-    bind: [token],
-    type: QueryTypes.SELECT,
-  });
-  if (!link) throw new AppError("receipt/not-found", "There is no receipt behind this link. Check that it was copied whole, or ask for it again.");
+export async function findByToken(
+  { db }: Pick<Deps, "db">,
+  token: string,
+): Promise<{ businessId: string; workOrderId: string }> {
+  const [link] = await db.query<{ business_id: string; work_order_id: string }>(
+    "select business_id, work_order_id from receipt_links where token = $1",
+    {
+      bind: [token],
+      type: QueryTypes.SELECT,
+    },
+  );
+  if (!link)
+    throw new AppError(
+      "receipt/not-found",
+      "There is no receipt behind this link. Check that it was copied whole, or ask for it again.",
+    );
   return { businessId: link.business_id, workOrderId: link.work_order_id };
 }
 
-async function linkFor(db: Deps["db"], businessId: string, workOrderId: string, transaction: Transaction): Promise<string> {
-  const [known] = await db.query<{ token: string }>("select token from receipt_links where business_id = $1 and work_order_id = $2", {
-    bind: [businessId, workOrderId],
-    type: QueryTypes.SELECT,
-    transaction,
-  });
+async function linkFor(
+  db: Deps["db"],
+  businessId: string,
+  workOrderId: string,
+  transaction: Transaction,
+): Promise<string> {
+  const [known] = await db.query<{ token: string }>(
+    "select token from receipt_links where business_id = $1 and work_order_id = $2",
+    {
+      bind: [businessId, workOrderId],
+      type: QueryTypes.SELECT,
+      transaction,
+    },
+  );
   if (known) return known.token;
   const token = randomBytes(24).toString("base64url");
-  await db.query("insert into receipt_links (token, business_id, work_order_id) values ($1, $2, $3)", { bind: [token, businessId, workOrderId], transaction });
+  await db.query("insert into receipt_links (token, business_id, work_order_id) values ($1, $2, $3)", {
+    bind: [token, businessId, workOrderId],
+    transaction,
+  });
   return token;
 }

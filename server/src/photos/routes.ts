@@ -8,7 +8,8 @@ import { mount, type ScopeOf } from "../http/mount";
 const MAGIC: Record<(typeof PHOTO_TYPES)[number], (bytes: Buffer) => boolean> = {
   "image/jpeg": (bytes) => bytes.subarray(0, 3).equals(Buffer.from([0xff, 0xd8, 0xff])),
   "image/png": (bytes) => bytes.subarray(0, 8).equals(Buffer.from([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a])),
-  "image/webp": (bytes) => bytes.subarray(0, 4).toString("latin1") === "RIFF" && bytes.subarray(8, 12).toString("latin1") === "WEBP",
+  "image/webp": (bytes) =>
+    bytes.subarray(0, 4).toString("latin1") === "RIFF" && bytes.subarray(8, 12).toString("latin1") === "WEBP",
 };
 
 export function photoRoutes(router: Router, scopeOf: ScopeOf): void {
@@ -17,12 +18,23 @@ export function photoRoutes(router: Router, scopeOf: ScopeOf): void {
     const { businessId } = scope;
     const bytes = Buffer.isBuffer(req.body) ? req.body : Buffer.alloc(0);
     const type = PHOTO_TYPES.find((candidate) => MAGIC[candidate](bytes));
-    if (!type) throw new AppError("photo/unreadable", "This file is no JPEG, PNG or WebP picture. It was not kept; take the photo again or pick another file.");
-    await Photo.findOrCreate({ where: { businessId, id: params.id }, defaults: { businessId, id: params.id, type, bytes } });
+    if (!type)
+      throw new AppError(
+        "photo/unreadable",
+        "This file is no JPEG, PNG or WebP picture. It was not kept; take the photo again or pick another file.",
+      );
+    await Photo.findOrCreate({
+      where: { businessId, id: params.id },
+      defaults: { businessId, id: params.id, type, bytes },
+    });
   });
   mount(router, routes.getPhoto, scopeOf, async ({ scope, params, res }) => {
     const photo = await Photo.findOne({ where: { businessId: scope.businessId, id: params.id } });
-    if (!photo) throw new AppError("photo/not-found", "This photo has not arrived here yet. It may still be on the phone that took it.");
+    if (!photo)
+      throw new AppError(
+        "photo/not-found",
+        "This photo has not arrived here yet. It may still be on the phone that took it.",
+      );
     res.type(photo.type).set("Cache-Control", "private, max-age=31536000, immutable").send(photo.bytes);
   });
 }

@@ -20,26 +20,48 @@ export async function search(scope: Scope, typed: string): Promise<Found> {
   const digits = query.replace(/\D/g, "");
   const onlyDigits = /^[\d\s().+-]+$/.test(query) && digits.length >= FEWEST_DIGITS;
 
-  const carWhere: WhereOptions[] = [{ vin: { [Op.iLike]: `%${escapeLike(query.replace(/[\s-]/g, ""))}%` } }, { make: like }, { model: like }];
+  const carWhere: WhereOptions[] = [
+    { vin: { [Op.iLike]: `%${escapeLike(query.replace(/[\s-]/g, ""))}%` } },
+    { make: like },
+    { model: like },
+  ];
   const plateKey = plateKeyOf(query);
   if (plateKey !== null) carWhere.push({ plateKey: { [Op.like]: `%${escapeLike(plateKey)}%` } });
-  const cars = await VehicleRow.findAll({ where: { businessId, [Op.or]: carWhere }, limit: MOST_CUSTOMERS, order: ["id"] });
+  const cars = await VehicleRow.findAll({
+    where: { businessId, [Op.or]: carWhere },
+    limit: MOST_CUSTOMERS,
+    order: ["id"],
+  });
 
-  const customerWhere: WhereOptions[] = [{ name: like }, { email: like }, { id: cars.map(({ customerId }) => customerId) }];
+  const customerWhere: WhereOptions[] = [
+    { name: like },
+    { email: like },
+    { id: cars.map(({ customerId }) => customerId) },
+  ];
   if (onlyDigits) customerWhere.push({ phone: { [Op.like]: `%${digits.replace(/^1(?=\d{10}$)/, "")}%` } });
-  const customers = await CustomerRow.findAll({ where: { businessId, [Op.or]: customerWhere }, order: ["name"], limit: MOST_CUSTOMERS });
+  const customers = await CustomerRow.findAll({
+    where: { businessId, [Op.or]: customerWhere },
+    order: ["name"],
+    limit: MOST_CUSTOMERS,
+  });
   const ids = customers.map(({ id }) => id);
   const number = onlyDigits && digits.length < 10 ? Number(digits) : null;
   const [theirCars, orders] = await Promise.all([
     VehicleRow.findAll({ where: { businessId, customerId: ids }, order: ["id"] }),
     WorkOrderRow.findAll({
-      where: { businessId, [Op.or]: [{ customerId: ids }, ...(number === null || number > 2_000_000_000 ? [] : [{ number }])] },
+      where: {
+        businessId,
+        [Op.or]: [{ customerId: ids }, ...(number === null || number > 2_000_000_000 ? [] : [{ number }])],
+      },
       order: [["openedAt", "DESC"]],
       limit: MOST_ORDERS,
     }),
   ]);
   return {
-    customers: customers.map((customer) => ({ customer: toCustomer(customer), vehicles: theirCars.filter(({ customerId }) => customerId === customer.id).map(toVehicle) })),
+    customers: customers.map((customer) => ({
+      customer: toCustomer(customer),
+      vehicles: theirCars.filter(({ customerId }) => customerId === customer.id).map(toVehicle),
+    })),
     workOrders: await summarize(scope, orders),
   };
 }

@@ -8,7 +8,10 @@ import { loadRules } from "./service";
 
 export function settingsRoutes(router: Router, { config }: Deps, scopeOf: ScopeOf): void {
   mount(router, routes.getBusiness, scopeOf, async ({ scope }) => {
-    const [{ business, library }, people] = await Promise.all([loadRules(scope.businessId), listPeople(scope.businessId)]);
+    const [{ business, library }, people] = await Promise.all([
+      loadRules(scope.businessId),
+      listPeople(scope.businessId),
+    ]);
     return {
       id: business.id,
       name: business.name,

@@ -6,5 +6,7 @@ import { askSupplier, orderParts } from "./service";
 
 export function sourcingRoutes(router: Router, deps: Deps, scopeOf: ScopeOf): void {
   mount(router, routes.askSupplier, scopeOf, ({ scope, params }) => askSupplier(deps, scope, params.id));
-  mount(router, routes.orderParts, scopeOf, async ({ scope, params, body }) => ({ workOrder: await orderParts(deps, scope, params.id, body) }));
+  mount(router, routes.orderParts, scopeOf, async ({ scope, params, body }) => ({
+    workOrder: await orderParts(deps, scope, params.id, body),
+  }));
 }

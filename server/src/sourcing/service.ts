@@ -11,7 +11,11 @@ import { viewWorkOrder } from "../workOrders/view";
 type NumberedPart = PartLine & { partNumber: string };
 
 /** What the supplier has for the approved parts that are still to be bought. */
-export async function askSupplier({ outside }: Pick<Deps, "outside">, scope: Scope, workOrderId: string): Promise<{ supplier: string; offers: PartOffer[] }> {
+export async function askSupplier(
+  { outside }: Pick<Deps, "outside">,
+  scope: Scope,
+  workOrderId: string,
+): Promise<{ supplier: string; offers: PartOffer[] }> {
   const { state } = await findWorkOrder(scope, workOrderId);
   const lines = approvedParts(state, "needed").filter(isNumbered);
   const { supplier, offers } = await reach(() => outside.supplier.offers(lines.map(({ partNumber }) => partNumber)));
@@ -44,7 +48,12 @@ export async function askSupplier({ outside }: Pick<Deps, "outside">, scope: Sco
  * @throws {AppError} `parts/supplier-unreachable` when nobody answers, `parts/supplier-refused` when it says no,
  *   `parts/offer-changed` when the cost rose and that was not accepted.
  */
-export async function orderParts(deps: Deps, scope: Scope, workOrderId: string, body: { orderId: string; lineIds: string[]; acceptChangedCost: boolean }): Promise<WorkOrderView> {
+export async function orderParts(
+  deps: Deps,
+  scope: Scope,
+  workOrderId: string,
+  body: { orderId: string; lineIds: string[]; acceptChangedCost: boolean },
+): Promise<WorkOrderView> {
   const { businessId } = scope;
   const { state } = await findWorkOrder(scope, workOrderId);
   const before = await PartOrder.findOne({ where: { businessId, id: body.orderId } });
@@ -78,7 +87,14 @@ export async function orderParts(deps: Deps, scope: Scope, workOrderId: string, 
     // The order's own id: recording it again finds it recorded.
     id: body.orderId,
     at: new Date().toISOString(),
-    command: { type: "recordPartsOrder", orderId: body.orderId, supplier, orderNumber: answer.orderNumber, readyAt: answer.readyAt, items },
+    command: {
+      type: "recordPartsOrder",
+      orderId: body.orderId,
+      supplier,
+      orderNumber: answer.orderNumber,
+      readyAt: answer.readyAt,
+      items,
+    },
   });
   await PartOrder.update({ status: "confirmed" }, { where: { businessId, id: body.orderId } });
   return viewWorkOrder(scope, workOrderId);
@@ -86,10 +102,19 @@ export async function orderParts(deps: Deps, scope: Scope, workOrderId: string, 
 
 type OrderItem = PartOrder["items"][number];
 
-async function itemsAtTodaysCost({ outside }: Deps, lines: NumberedPart[], { acceptChangedCost }: { acceptChangedCost: boolean }): Promise<OrderItem[]> {
-  if (lines.length === 0) throw new AppError("parts/nothing-to-order", "None of these parts is still to be ordered. Nothing was ordered; look at the parts again.");
+async function itemsAtTodaysCost(
+  { outside }: Deps,
+  lines: NumberedPart[],
+  { acceptChangedCost }: { acceptChangedCost: boolean },
+): Promise<OrderItem[]> {
+  if (lines.length === 0)
+    throw new AppError(
+      "parts/nothing-to-order",
+      "None of these parts is still to be ordered. Nothing was ordered; look at the parts again.",
+    );
   const { offers } = await reach(() => outside.supplier.offers(lines.map(({ partNumber }) => partNumber)));
-  const offerFor = (line: NumberedPart): SupplierOffer | undefined => offers.find(({ partNumber }) => partNumber === line.partNumber);
+  const offerFor = (line: NumberedPart): SupplierOffer | undefined =>
+    offers.find(({ partNumber }) => partNumber === line.partNumber);
   const absent = lines.filter((line) => !offerFor(line));
   if (absent.length > 0)
     throw new AppError(
@@ -102,14 +127,25 @@ async function itemsAtTodaysCost({ outside }: Deps, lines: NumberedPart[], { acc
       "parts/offer-changed",
       `The cost of ${changed.map(({ description }) => description).join(", ")} is not the one the quote was made with. Nothing was ordered; look at the new cost and order again.`,
     );
-  return lines.map((line) => ({ lineId: line.id, partNumber: line.partNumber, quantity: line.quantity, costCents: offerFor(line)?.costCents ?? 0 }));
+  return lines.map((line) => ({
+    lineId: line.id,
+    partNumber: line.partNumber,
+    quantity: line.quantity,
+    costCents: offerFor(line)?.costCents ?? 0,
+  }));
 }
 
 function refusal(answer: Extract<OrderAnswer, { outcome: "refused" }>, ordered: string[]): AppError {
   const rest = ordered.length > 1 ? " Leave it out to order the others." : "";
   return answer.reason === "outOfStock"
-    ? new AppError("parts/supplier-refused", `The supplier does not have enough of ${answer.partNumber}. Nothing was ordered.${rest}`)
-    : new AppError("parts/offer-changed", `The supplier has just changed the cost of ${answer.partNumber}. Nothing was ordered; look at the new cost and order again.`);
+    ? new AppError(
+        "parts/supplier-refused",
+        `The supplier does not have enough of ${answer.partNumber}. Nothing was ordered.${rest}`,
+      )
+    : new AppError(
+        "parts/offer-changed",
+        `The supplier has just changed the cost of ${answer.partNumber}. Nothing was ordered; look at the new cost and order again.`,
+      );
 }
 
 async function reach<T>(ask: () => Promise<T>): Promise<T> {
@@ -117,10 +153,14 @@ async function reach<T>(ask: () => Promise<T>): Promise<T> {
     return await ask();
   } catch (error) {
     if (error instanceof OutsideError)
-      throw new AppError("parts/supplier-unreachable", "The supplier does not answer. The work order is unchanged; order again in a while, it will not be ordered twice.", {
-        cause: error,
-        retryAfterSeconds: 30,
-      });
+      throw new AppError(
+        "parts/supplier-unreachable",
+        "The supplier does not answer. The work order is unchanged; order again in a while, it will not be ordered twice.",
+        {
+          cause: error,
+          retryAfterSeconds: 30,
+        },
+      );
     throw error;
   }
 }

@@ -70,10 +70,17 @@ export async function startTestServer(): Promise<TestServer> {
     },
     stranger: (url = running.url) => person(url, ""),
     async fault(service, fault, times) {
-      const { status } = await request(standins.url, "POST", "/faults", { service, fault, ...(times === undefined ? {} : { times }) }, {});
+      const { status } = await request(
+        standins.url,
+        "POST",
+        "/faults",
+        { service, fault, ...(times === undefined ? {} : { times }) },
+        {},
+      );
       if (status !== 204) throw new Error(`no such fault: ${service} ${fault}`);
     },
-    sentMessages: async () => (await request<{ to: string; text: string }[]>(standins.url, "GET", "/phone.json", undefined, {})).body,
+    sentMessages: async () =>
+      (await request<{ to: string; text: string }[]>(standins.url, "GET", "/phone.json", undefined, {})).body,
     stopStandins: () => end(standins.child),
     async stop() {
       for (const each of started) await each.stop();
@@ -86,7 +93,9 @@ export async function startTestServer(): Promise<TestServer> {
 
 /** A work order of the demo, by its customer's name. */
 export async function findOrder(who: Person, customerName: string): Promise<WorkOrderSummary> {
-  const { body } = await who.get<{ workOrders: WorkOrderSummary[] }>(`/api/search?q=${encodeURIComponent(customerName)}`);
+  const { body } = await who.get<{ workOrders: WorkOrderSummary[] }>(
+    `/api/search?q=${encodeURIComponent(customerName)}`,
+  );
   const order = body.workOrders[0];
   if (!order) throw new Error(`the demo has no work order for ${customerName}`);
   return order;
@@ -98,8 +107,15 @@ export interface Outcomes {
 }
 
 /** Sends one command to a work order. */
-export function sendCommand(who: Person, workOrderId: string, command: object, id: string = uuid()): Promise<Answer<Outcomes>> {
-  return who.post<Outcomes>(`/api/work-orders/${workOrderId}/commands`, { commands: [{ id, at: new Date().toISOString(), command }] });
+export function sendCommand(
+  who: Person,
+  workOrderId: string,
+  command: object,
+  id: string = uuid(),
+): Promise<Answer<Outcomes>> {
+  return who.post<Outcomes>(`/api/work-orders/${workOrderId}/commands`, {
+    commands: [{ id, at: new Date().toISOString(), command }],
+  });
 }
 
 /** Waits until something holds, asking again and again. */
@@ -113,12 +129,27 @@ export async function until<T>(ask: () => Promise<T>, holds: (value: T) => boole
 }
 
 function person(url: string, cookie: string): Person {
-  const send = <T>(method: string, path: string, body?: unknown, headers: Record<string, string> = {}): Promise<Answer<T>> =>
-    request<T>(url, method, path, body, { ...(cookie ? { Cookie: cookie } : {}), ...headers });
-  return { cookie, send, get: (path) => send("GET", path), post: (path, body, headers) => send("POST", path, body, headers) };
+  const send = <T>(
+    method: string,
+    path: string,
+    body?: unknown,
+    headers: Record<string, string> = {},
+  ): Promise<Answer<T>> => request<T>(url, method, path, body, { ...(cookie ? { Cookie: cookie } : {}), ...headers });
+  return {
+    cookie,
+    send,
+    get: (path) => send("GET", path),
+    post: (path, body, headers) => send("POST", path, body, headers),
+  };
 }
 
-async function request<T>(url: string, method: string, path: string, body: unknown, headers: Record<string, string>): Promise<Answer<T>> {
+async function request<T>(
+  url: string,
+  method: string,
+  path: string,
+  body: unknown,
+  headers: Record<string, string>,
+): Promise<Answer<T>> {
   const isRaw = typeof body === "string" || body instanceof Uint8Array;
   const response = await fetch(url + path, {
     method,
@@ -127,7 +158,11 @@ async function request<T>(url: string, method: string, path: string, body: unkno
   });
   const text = await response.text();
   const isJson = (response.headers.get("content-type") ?? "").includes("json");
-  return { status: response.status, body: (isJson && text !== "" ? JSON.parse(text) : text) as T, headers: response.headers };
+  return {
+    status: response.status,
+    body: (isJson && text !== "" ? JSON.parse(text) : text) as T,
+    headers: response.headers,
+  };
 }
 
 async function startStandins(): Promise<{ url: string; child: ChildProcess }> {

@@ -13,13 +13,21 @@ import type { Deps, Scope } from "../scope";
 import { toVehicle } from "./toVehicle";
 
 /** @throws {AppError} `vehicle/not-found`, also for another business's car. */
-export async function findVehicle({ businessId }: Pick<Scope, "businessId">, id: string, transaction?: Transaction): Promise<VehicleRow> {
+export async function findVehicle(
+  { businessId }: Pick<Scope, "businessId">,
+  id: string,
+  transaction?: Transaction,
+): Promise<VehicleRow> {
   const row = await VehicleRow.findOne({ where: { businessId, id }, transaction });
   if (!row) throw new AppError("vehicle/not-found", "This car is not kept here. Search for its plate or VIN.");
   return row;
 }
 
-export async function createVehicle(scope: Scope, body: z.output<typeof vehicleBody>, transaction: Transaction): Promise<Vehicle> {
+export async function createVehicle(
+  scope: Scope,
+  body: z.output<typeof vehicleBody>,
+  transaction: Transaction,
+): Promise<Vehicle> {
   await findCustomer(scope, body.customerId, transaction);
   const plate = body.plate !== null && body.region !== null ? readPlate(body.plate, body.region) : null;
   const row = await VehicleRow.create(
@@ -42,10 +50,18 @@ interface Known {
   customerName: string;
 }
 
-export async function lookUpVin({ vin }: Pick<Deps, "vin">, scope: Scope, typed: string): Promise<{ report: VinReport; guess: VehicleGuess; known: Known | null }> {
+export async function lookUpVin(
+  { vin }: Pick<Deps, "vin">,
+  scope: Scope,
+  typed: string,
+): Promise<{ report: VinReport; guess: VehicleGuess; known: Known | null }> {
   const report = decodeVin(typed, vin);
   const row = await VehicleRow.findOne({ where: { businessId: scope.businessId, vin: report.vin } });
-  return { report, guess: guessFrom(report, { plate: null, region: null, color: null }), known: row ? await withOwner(scope, row) : null };
+  return {
+    report,
+    guess: guessFrom(report, { plate: null, region: null, color: null }),
+    known: row ? await withOwner(scope, row) : null,
+  };
 }
 
 /**
@@ -61,7 +77,11 @@ export async function lookUpPlate(
   const row = await VehicleRow.findOne({ where: { businessId: scope.businessId, region, plateKey: key } });
   if (row) return { guesses: [], known: await withOwner(scope, row) };
   const cars = await askRegister(outside, region, key);
-  if (cars.length === 0) throw new AppError("plate/unknown", `The register has no car for ${plate}, ${region}. Check the plate, or go on with the VIN or by hand.`);
+  if (cars.length === 0)
+    throw new AppError(
+      "plate/unknown",
+      `The register has no car for ${plate}, ${region}. Check the plate, or go on with the VIN or by hand.`,
+    );
   return { guesses: cars.map((car) => guessFromRegister(car, { plate, region }, vin)), known: null };
 }
 
@@ -70,9 +90,13 @@ async function askRegister(outside: Deps["outside"], region: string, key: string
     return await outside.plateRegister.carsBehind(region, key);
   } catch (error) {
     if (error instanceof OutsideError)
-      throw new AppError("plate/register-unreachable", "The plate register does not answer. What you typed is kept; go on with the VIN or by hand, or try again.", {
-        cause: error,
-      });
+      throw new AppError(
+        "plate/register-unreachable",
+        "The plate register does not answer. What you typed is kept; go on with the VIN or by hand, or try again.",
+        {
+          cause: error,
+        },
+      );
     throw error;
   }
 }
@@ -95,7 +119,11 @@ function guessFrom(report: VinReport, own: Pick<VehicleGuess, "plate" | "region"
 
 function engineName({ displacementL, cylinders, configuration, fuel }: VinReport["engine"]): string | null {
   const shape = cylinders === null ? null : configuration === "V-Shaped" ? `V${cylinders}` : `${cylinders} cyl`;
-  const parts = [displacementL === null ? null : `${displacementL.toFixed(1)} L`, shape, fuel === "Gasoline" ? null : fuel].filter((part) => part !== null);
+  const parts = [
+    displacementL === null ? null : `${displacementL.toFixed(1)} L`,
+    shape,
+    fuel === "Gasoline" ? null : fuel,
+  ].filter((part) => part !== null);
   return parts.length === 0 ? null : parts.join(" ");
 }
 
@@ -103,7 +131,10 @@ function readPlate(plate: string, region: string): ReturnType<typeof normalizePl
   try {
     return normalizePlate({ plate, region });
   } catch (error) {
-    if (error instanceof CalcError) throw new AppError("request/invalid", `${error.message}. Nothing was changed.`, { fields: [{ path: error.path, message: error.message }] });
+    if (error instanceof CalcError)
+      throw new AppError("request/invalid", `${error.message}. Nothing was changed.`, {
+        fields: [{ path: error.path, message: error.message }],
+      });
     throw error;
   }
 }

@@ -19,9 +19,17 @@ export function visitRoutes(router: Router, deps: Deps, scopeOf: ScopeOf): void 
     const { businessId, timeZone } = scope;
     const from = new Date(instantAt(query.date, 0, timeZone));
     const to = new Date(instantAt(addDays(query.date, 1), 0, timeZone));
-    const rows = await VisitRow.findAll({ where: { businessId, cancelled: false, startsAt: { [Op.gte]: from, [Op.lt]: to } }, order: ["startsAt"] });
-    const orders = await WorkOrderRow.findAll({ where: { businessId, id: [...new Set(rows.flatMap(({ state }) => state.workOrderIds))] } });
-    const [summaries, people] = await Promise.all([summarize(scope, orders), Person.findAll({ where: { businessId } })]);
+    const rows = await VisitRow.findAll({
+      where: { businessId, cancelled: false, startsAt: { [Op.gte]: from, [Op.lt]: to } },
+      order: ["startsAt"],
+    });
+    const orders = await WorkOrderRow.findAll({
+      where: { businessId, id: [...new Set(rows.flatMap(({ state }) => state.workOrderIds))] },
+    });
+    const [summaries, people] = await Promise.all([
+      summarize(scope, orders),
+      Person.findAll({ where: { businessId } }),
+    ]);
     const nameOf = new Map(people.map(({ id, name }) => [id, name]));
     return {
       date: query.date,

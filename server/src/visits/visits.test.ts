@@ -6,7 +6,14 @@ import { findOrder, startTestServer, until, type Answer, type Person, type TestS
 const ZONE = "America/Los_Angeles";
 const TODAY = dayOf(new Date().toISOString(), ZONE);
 const FREE_DAY = addDays(TODAY, 5);
-const place = { street: "3 Ebb Court", town: "Larkhaven", region: "WA", postcode: "98099", latitude: null, longitude: null };
+const place = {
+  street: "3 Ebb Court",
+  town: "Larkhaven",
+  region: "WA",
+  postcode: "98099",
+  latitude: null,
+  longitude: null,
+};
 
 let server: TestServer;
 let odile: Person;
@@ -16,12 +23,17 @@ let orderId: string;
 beforeAll(async () => {
   server = await startTestServer();
   odile = await server.signIn();
-  mechanicId = (await odile.get<BusinessView>("/api/business")).body.people.find(({ name }) => name === "Odile Farrow")?.id ?? "";
+  mechanicId =
+    (await odile.get<BusinessView>("/api/business")).body.people.find(({ name }) => name === "Odile Farrow")?.id ?? "";
   orderId = (await findOrder(odile, "Caspian")).id;
 });
 afterAll(() => server?.stop());
 
-type Sent = Answer<{ outcomes: { outcome: string; refusal: string | null }[]; code: string; visit: { mechanicId: string } | null }>;
+type Sent = Answer<{
+  outcomes: { outcome: string; refusal: string | null }[];
+  code: string;
+  visit: { mechanicId: string } | null;
+}>;
 const send = (visitId: string, command: object, id = uuid()): Promise<Sent> =>
   odile.post(`/api/visits/${visitId}/commands`, { commands: [{ id, at: new Date().toISOString(), command }] });
 const book = (from: number, to: number, over: object = {}): object => ({
@@ -43,8 +55,12 @@ it("books a visit, and what waited for a time waits for work", async () => {
 });
 
 it("warns of a busy mechanic, books on purpose, and lets visits touch", async () => {
-  expect((await send(uuid(), book(570, 630))).body.outcomes).toMatchObject([{ outcome: "refused", refusal: "visit/overlaps" }]);
-  expect((await send(uuid(), book(570, 630, { allowOverlap: true }))).body.outcomes).toMatchObject([{ outcome: "applied" }]);
+  expect((await send(uuid(), book(570, 630))).body.outcomes).toMatchObject([
+    { outcome: "refused", refusal: "visit/overlaps" },
+  ]);
+  expect((await send(uuid(), book(570, 630, { allowOverlap: true }))).body.outcomes).toMatchObject([
+    { outcome: "applied" },
+  ]);
   expect((await send(uuid(), book(630, 660))).body.outcomes).toMatchObject([{ outcome: "applied" }]);
 });
 
@@ -63,12 +79,18 @@ it("tells the customer once that the mechanic is on the way, and lists the day i
   const visitId = uuid();
   expect((await send(visitId, book(1380, 1439))).body.outcomes).toMatchObject([{ outcome: "applied" }]);
   const setOff = uuid();
-  for (let again = 0; again < 3; again++) await send(visitId, { type: "setOff", driveMinutes: 14 }, again === 2 ? uuid() : setOff);
+  for (let again = 0; again < 3; again++)
+    await send(visitId, { type: "setOff", driveMinutes: 14 }, again === 2 ? uuid() : setOff);
   const sent = await until(
     () => server.sentMessages(),
     (messages) => messages.length > 0,
   );
-  expect(sent).toEqual([expect.objectContaining({ to: "+13605550118", text: "Larkhaven Driveway Garage: Odile is on the way and will be with you in about 14 minutes." })]);
+  expect(sent).toEqual([
+    expect.objectContaining({
+      to: "+13605550118",
+      text: "Larkhaven Driveway Garage: Odile is on the way and will be with you in about 14 minutes.",
+    }),
+  ]);
   const day = await odile.get<{ visits: DayVisit[] }>(`/api/day?date=${FREE_DAY}`);
   expect(day.body.visits.map(({ visit }) => visit.id)).toContain(visitId);
   expect((await odile.get<{ visits: DayVisit[] }>(`/api/day?date=${addDays(FREE_DAY, 1)}`)).body.visits).toEqual([]);
@@ -76,7 +98,10 @@ it("tells the customer once that the mechanic is on the way, and lists the day i
 
 it("hears at once of what others change", async () => {
   const controller = new AbortController();
-  const response = await fetch(`${server.running.url}/api/events`, { headers: { Cookie: odile.cookie }, signal: controller.signal });
+  const response = await fetch(`${server.running.url}/api/events`, {
+    headers: { Cookie: odile.cookie },
+    signal: controller.signal,
+  });
   const reader = response.body?.getReader();
   let heard = "";
   const listening = (async () => {

@@ -1,6 +1,13 @@
 import { v7 as uuid } from "uuid";
 import type { WorkOrderView } from "@mechanon/contract";
-import { findOrder, sendCommand, startTestServer, type Outcomes, type Person, type TestServer } from "../testing/testServer";
+import {
+  findOrder,
+  sendCommand,
+  startTestServer,
+  type Outcomes,
+  type Person,
+  type TestServer,
+} from "../testing/testServer";
 
 let server: TestServer;
 let odile: Person;
@@ -29,7 +36,8 @@ describe("a command sent again", () => {
     const command = addJob(uuid());
     const before = await view();
     const answers = await Promise.all(Array.from({ length: 6 }, () => sendCommand(odile, orderId, command, id)));
-    for (const { status, body } of answers) expect([status, body.outcomes]).toEqual([200, [{ id, outcome: "applied", refusal: null, conflicts: [] }]]);
+    for (const { status, body } of answers)
+      expect([status, body.outcomes]).toEqual([200, [{ id, outcome: "applied", refusal: null, conflicts: [] }]]);
     const after = await view();
     expect(after.state.jobs).toHaveLength(before.state.jobs.length + 1);
     expect(after.revision).toBe(before.revision + 1);
@@ -38,7 +46,10 @@ describe("a command sent again", () => {
   it("is not taken for another command with the same id", async () => {
     const id = uuid();
     await sendCommand(odile, orderId, { type: "recordOdometer", miles: 100 }, id);
-    expect((await sendCommand(odile, orderId, { type: "recordOdometer", miles: 200 }, id)).body).toMatchObject({ code: "command/id-reused", status: 409 });
+    expect((await sendCommand(odile, orderId, { type: "recordOdometer", miles: 200 }, id)).body).toMatchObject({
+      code: "command/id-reused",
+      status: 409,
+    });
     expect((await view()).state.odometerMiles?.value).toBe(100);
   });
 
@@ -55,7 +66,10 @@ describe("two people on one work order", () => {
   it("merge by what they meant", async () => {
     const wren = await server.signIn("wren");
     const [mine, theirs] = [uuid(), uuid()];
-    await Promise.all([sendCommand(odile, orderId, addJob(mine, "wipers", 2)), sendCommand(wren, orderId, addJob(theirs, "check-over"))]);
+    await Promise.all([
+      sendCommand(odile, orderId, addJob(mine, "wipers", 2)),
+      sendCommand(wren, orderId, addJob(theirs, "check-over")),
+    ]);
     const ids = (await view()).state.jobs.map(({ id }) => id);
     expect(ids).toEqual(expect.arrayContaining([mine, theirs]));
   });
@@ -65,7 +79,10 @@ describe("two people on one work order", () => {
     const there = await server.signIn("tomas", second.url);
     const command = addJob(uuid(), "coolant-service", 2);
     const id = uuid();
-    const [here, remote] = await Promise.all([sendCommand(odile, orderId, command, id), sendCommand(there, orderId, command, id)]);
+    const [here, remote] = await Promise.all([
+      sendCommand(odile, orderId, command, id),
+      sendCommand(there, orderId, command, id),
+    ]);
     expect(remote.body.outcomes).toEqual(here.body.outcomes);
     expect((await view()).state.jobs.filter((job) => job.libraryJobId === "coolant-service")).toHaveLength(1);
   });
@@ -77,7 +94,11 @@ describe("two people on one work order", () => {
     await sendCommand(odile, orderId, { type: "removeJob", jobId });
     const { body } = await odile.post<Outcomes>(`/api/work-orders/${orderId}/commands`, {
       commands: [
-        { id: uuid(), at: new Date().toISOString(), command: { type: "changeLine", lineId, hours: 2, quantity: null, priceCents: null } },
+        {
+          id: uuid(),
+          at: new Date().toISOString(),
+          command: { type: "changeLine", lineId, hours: 2, quantity: null, priceCents: null },
+        },
         { id: uuid(), at: new Date().toISOString(), command: { type: "recordOdometer", miles: 88000 } },
       ],
     });
@@ -95,7 +116,13 @@ describe("a fact that no longer fits", () => {
     await sendCommand(odile, orderId, addJob(jobId, "stabilizer-links", 2));
     const seen = (await view()).state.jobs.find(({ id }) => id === jobId);
     const labor = seen?.lines[0]?.id ?? "";
-    await sendCommand(odile, orderId, { type: "changeLine", lineId: labor, hours: 3, quantity: null, priceCents: null });
+    await sendCommand(odile, orderId, {
+      type: "changeLine",
+      lineId: labor,
+      hours: 3,
+      quantity: null,
+      priceCents: null,
+    });
     const approvalId = uuid();
     const { body } = await sendCommand(odile, orderId, {
       type: "recordAnswers", approvalId, way: "signed", name: "Maren Oyelaran", signature: [[0, 0, 500, 500]],
@@ -107,11 +134,18 @@ describe("a fact that no longer fits", () => {
     expect(mark).toMatchObject({ detail: "Stabilizer links, front", settledAt: null });
     expect((await findOrder(odile, "Maren")).conflicts).toBeGreaterThan(0);
     const settled = await sendCommand(odile, orderId, { type: "settleConflict", conflictId: mark?.id });
-    expect(settled.body.workOrder.state.conflicts.find(({ id }) => id === mark?.id)?.settledBy).toEqual(expect.any(String));
+    expect(settled.body.workOrder.state.conflicts.find(({ id }) => id === mark?.id)?.settledBy).toEqual(
+      expect.any(String),
+    );
   });
 
   it("keeps cash beyond what is owed, and marks it", async () => {
-    const { body } = await sendCommand(odile, orderId, { type: "takeCash", paymentId: uuid(), amountCents: 99_999_00, tenderedCents: 99_999_00 });
+    const { body } = await sendCommand(odile, orderId, {
+      type: "takeCash",
+      paymentId: uuid(),
+      amountCents: 99_999_00,
+      tenderedCents: 99_999_00,
+    });
     expect(body.workOrder.state.payments).toHaveLength(1);
     expect(body.workOrder.state.conflicts.map(({ code }) => code)).toContain("payment/more-than-owed");
   });
@@ -119,7 +153,10 @@ describe("a fact that no longer fits", () => {
 
 describe("what one may not send", () => {
   it.each([
-    ["a command only the server gives", { type: "recordCardPayment", paymentId: uuid(), amountCents: 1, lastFour: "1234", authorization: "A" }],
+    [
+      "a command only the server gives",
+      { type: "recordCardPayment", paymentId: uuid(), amountCents: 1, lastFour: "1234", authorization: "A" },
+    ],
     ["an unknown command", { type: "payNothing" }],
     ["five decimals", { type: "gradePoint", pointId: "tread", grade: "act", measured: 1.00001, note: "" }],
     ["an unknown key", { type: "recordOdometer", miles: 1, kilometers: 2 }],
@@ -129,7 +166,12 @@ describe("what one may not send", () => {
   });
 
   it("opens nothing for a car that is not there", async () => {
-    const { body } = await sendCommand(odile, uuid(), { type: "openWorkOrder", customerId: uuid(), vehicleId: uuid(), concerns: [] });
+    const { body } = await sendCommand(odile, uuid(), {
+      type: "openWorkOrder",
+      customerId: uuid(),
+      vehicleId: uuid(),
+      concerns: [],
+    });
     expect(body).toMatchObject({ status: 404, code: "vehicle/not-found" });
   });
 });

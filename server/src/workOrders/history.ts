@@ -31,17 +31,33 @@ export async function runOnce(
   const { businessId } = scope;
   return db.transaction(async (transaction) => {
     // Also holds for an aggregate that is only now made, where there is no row to lock yet.
-    await db.query("select pg_advisory_xact_lock(hashtextextended($1, 0))", { bind: [`${businessId}/${aggregate.id}`], transaction });
+    await db.query("select pg_advisory_xact_lock(hashtextextended($1, 0))", {
+      bind: [`${businessId}/${aggregate.id}`],
+      transaction,
+    });
     const before = await CommandRow.findOne({ where: { businessId, id: sent.id }, transaction });
     if (before) {
-      if (before.aggregateId !== aggregate.id || !isDeepStrictEqual(before.body, JSON.parse(JSON.stringify(sent.command))))
+      if (
+        before.aggregateId !== aggregate.id ||
+        !isDeepStrictEqual(before.body, JSON.parse(JSON.stringify(sent.command)))
+      )
         throw new AppError("command/id-reused", "This command id was used for something else. Nothing was changed.");
       return before.outcome;
     }
     const at = new Date(Math.min(Date.parse(sent.at), Date.now() + MOST_AHEAD_MS)).toISOString();
     const { outcome, revision } = await apply(transaction, at);
     await CommandRow.create(
-      { businessId, id: sent.id, aggregate: aggregate.kind, aggregateId: aggregate.id, revision, body: sent.command, outcome, personId: scope.actor.id, givenAt: new Date(at) },
+      {
+        businessId,
+        id: sent.id,
+        aggregate: aggregate.kind,
+        aggregateId: aggregate.id,
+        revision,
+        body: sent.command,
+        outcome,
+        personId: scope.actor.id,
+        givenAt: new Date(at),
+      },
       { transaction },
     );
     return outcome;

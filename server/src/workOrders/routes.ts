@@ -19,7 +19,11 @@ export function workOrderRoutes(router: Router, deps: Deps, scopeOf: ScopeOf): v
     return { outcomes, workOrder: exists > 0 ? await viewWorkOrder(scope, params.id) : null };
   });
   mount(router, routes.openWork, scopeOf, async ({ scope }) => {
-    const rows = await WorkOrderRow.findAll({ where: { businessId: scope.businessId, waitsFor: { [Op.ne]: null } }, order: ["waitsSince"], limit: MOST_OPEN_LISTED });
+    const rows = await WorkOrderRow.findAll({
+      where: { businessId: scope.businessId, waitsFor: { [Op.ne]: null } },
+      order: ["waitsSince"],
+      limit: MOST_OPEN_LISTED,
+    });
     return { workOrders: await summarize(scope, rows) };
   });
 }

@@ -1,4 +1,13 @@
-import { Refusal, applyCommand, balanceOf, quoteTotalCents, waitingOf, type VisitState, type WorkOrderCommand, type WorkOrderState } from "@mechanon/core";
+import {
+  Refusal,
+  applyCommand,
+  balanceOf,
+  quoteTotalCents,
+  waitingOf,
+  type VisitState,
+  type WorkOrderCommand,
+  type WorkOrderState,
+} from "@mechanon/core";
 import type { CommandOutcome } from "@mechanon/contract";
 import { QueryTypes, type Sequelize, type Transaction } from "sequelize";
 import { findCustomer } from "../customers/service";
@@ -18,9 +27,22 @@ export interface WorkOrderCommandSent {
 }
 
 /** @throws {AppError} `work-order/not-found`, also for another business's. */
-export async function findWorkOrder({ businessId }: Pick<Scope, "businessId">, id: string, transaction?: Transaction, lock?: "locked"): Promise<WorkOrderRow> {
-  const row = await WorkOrderRow.findOne({ where: { businessId, id }, transaction, lock: lock === "locked" ? transaction?.LOCK.UPDATE : undefined });
-  if (!row) throw new AppError("work-order/not-found", "This work order is not kept here. Find it by its number, the name or the plate.");
+export async function findWorkOrder(
+  { businessId }: Pick<Scope, "businessId">,
+  id: string,
+  transaction?: Transaction,
+  lock?: "locked",
+): Promise<WorkOrderRow> {
+  const row = await WorkOrderRow.findOne({
+    where: { businessId, id },
+    transaction,
+    lock: lock === "locked" ? transaction?.LOCK.UPDATE : undefined,
+  });
+  if (!row)
+    throw new AppError(
+      "work-order/not-found",
+      "This work order is not kept here. Find it by its number, the name or the plate.",
+    );
   return row;
 }
 
@@ -28,19 +50,39 @@ export async function findWorkOrder({ businessId }: Pick<Scope, "businessId">, i
  * Applies one command to a work order, in one transaction on the locked row: the same function the app ran, then the
  * changed state, the history and the notice to others.
  */
-export async function runWorkOrderCommand({ db }: Pick<Deps, "db">, scope: Scope, workOrderId: string, sent: WorkOrderCommandSent): Promise<CommandOutcome> {
+export async function runWorkOrderCommand(
+  { db }: Pick<Deps, "db">,
+  scope: Scope,
+  workOrderId: string,
+  sent: WorkOrderCommandSent,
+): Promise<CommandOutcome> {
   const { businessId, actor } = scope;
   return runOnce(db, scope, { kind: "workOrder", id: workOrderId }, sent, async (transaction, at) => {
-    const row = await WorkOrderRow.findOne({ where: { businessId, id: workOrderId }, lock: transaction.LOCK.UPDATE, transaction });
+    const row = await WorkOrderRow.findOne({
+      where: { businessId, id: workOrderId },
+      lock: transaction.LOCK.UPDATE,
+      transaction,
+    });
     const { business, library } = await loadRules(businessId, transaction);
     const taxExempt = await checkOpening(scope, sent.command, transaction);
     const before = row?.state ?? null;
     let state: WorkOrderState;
     try {
-      state = applyCommand(before, sent.command, { workOrderId, commandId: sent.id, at, actor, settings: business.settings, library, taxExempt });
+      state = applyCommand(before, sent.command, {
+        workOrderId,
+        commandId: sent.id,
+        at,
+        actor,
+        settings: business.settings,
+        library,
+        taxExempt,
+      });
     } catch (error) {
       if (!(error instanceof Refusal)) throw error;
-      return { outcome: { id: sent.id, outcome: "refused", refusal: error.code, conflicts: [] }, revision: row?.revision ?? 0 };
+      return {
+        outcome: { id: sent.id, outcome: "refused", refusal: error.code, conflicts: [] },
+        revision: row?.revision ?? 0,
+      };
     }
     const revision = (row?.revision ?? 0) + 1;
     const visits = (await visitsOf(businessId, [workOrderId], transaction)).get(workOrderId) ?? [];
@@ -67,8 +109,18 @@ export async function runWorkOrderCommand({ db }: Pick<Deps, "db">, scope: Scope
 }
 
 /** Brings what lists ask for up to date after a visit changed. */
-export async function refreshDerived(db: Sequelize, businessId: string, workOrderIds: string[], transaction: Transaction): Promise<void> {
-  const rows = await WorkOrderRow.findAll({ where: { businessId, id: workOrderIds }, order: ["id"], lock: transaction.LOCK.UPDATE, transaction });
+export async function refreshDerived(
+  db: Sequelize,
+  businessId: string,
+  workOrderIds: string[],
+  transaction: Transaction,
+): Promise<void> {
+  const rows = await WorkOrderRow.findAll({
+    where: { businessId, id: workOrderIds },
+    order: ["id"],
+    lock: transaction.LOCK.UPDATE,
+    transaction,
+  });
   const visits = await visitsOf(businessId, workOrderIds, transaction);
   for (const row of rows) {
     await row.update(derived(row.state, visits.get(row.id) ?? []), { transaction });
@@ -76,7 +128,10 @@ export async function refreshDerived(db: Sequelize, businessId: string, workOrde
   }
 }
 
-function derived(state: WorkOrderState, visits: VisitState[]): Pick<WorkOrderRow, "waitsFor" | "waitsSince" | "totalCents" | "dueCents" | "openConflicts"> {
+function derived(
+  state: WorkOrderState,
+  visits: VisitState[],
+): Pick<WorkOrderRow, "waitsFor" | "waitsSince" | "totalCents" | "dueCents" | "openConflicts"> {
   const waiting = waitingOf(state, visits);
   const balance = balanceOf(state);
   return {
@@ -95,10 +150,13 @@ async function checkOpening(scope: Scope, command: WorkOrderCommand, transaction
 }
 
 async function nextNumber(db: Sequelize, businessId: string, transaction: Transaction): Promise<number> {
-  const [taken] = await db.query<{ number: number }>("update businesses set next_number = next_number + 1 where id = $1 returning next_number - 1 as number", {
-    bind: [businessId],
-    type: QueryTypes.SELECT,
-    transaction,
-  });
+  const [taken] = await db.query<{ number: number }>(
+    "update businesses set next_number = next_number + 1 where id = $1 returning next_number - 1 as number",
+    {
+      bind: [businessId],
+      type: QueryTypes.SELECT,
+      transaction,
+    },
+  );
   return taken?.number ?? 0;
 }

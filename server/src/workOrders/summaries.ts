@@ -5,7 +5,10 @@ import type { Scope } from "../scope";
 import { visitsOf } from "../visits/queries";
 
 /** Work orders as lists show them; customers, cars and visits are fetched once for all. */
-export async function summarize({ businessId }: Pick<Scope, "businessId">, rows: WorkOrderRow[]): Promise<WorkOrderSummary[]> {
+export async function summarize(
+  { businessId }: Pick<Scope, "businessId">,
+  rows: WorkOrderRow[],
+): Promise<WorkOrderSummary[]> {
   if (rows.length === 0) return [];
   const [customers, vehicles, visits] = await Promise.all([
     CustomerRow.findAll({ where: { businessId, id: [...new Set(rows.map(({ customerId }) => customerId))] } }),
@@ -19,7 +22,9 @@ export async function summarize({ businessId }: Pick<Scope, "businessId">, rows:
   const carOf = new Map(vehicles.map((car) => [car.id, car]));
   return rows.map((row) => {
     const car = carOf.get(row.vehicleId);
-    const coming = (visits.get(row.id) ?? []).filter((visit) => ["booked", "driving", "onSite"].includes(visitStanding(visit)));
+    const coming = (visits.get(row.id) ?? []).filter((visit) =>
+      ["booked", "driving", "onSite"].includes(visitStanding(visit)),
+    );
     return {
       id: row.id,
       number: row.number,

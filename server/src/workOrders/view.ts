@@ -26,7 +26,13 @@ export async function viewWorkOrder(scope: Scope, id: string): Promise<WorkOrder
     customer: toCustomer(customer),
     vehicle: toVehicle(vehicle),
     visits: visits.get(id) ?? [],
-    messages: messages.map(({ id: messageId, text, status, createdAt, lastError }) => ({ id: messageId, text, status, at: createdAt.toISOString(), lastError })),
+    messages: messages.map(({ id: messageId, text, status, createdAt, lastError }) => ({
+      id: messageId,
+      text,
+      status,
+      at: createdAt.toISOString(),
+      lastError,
+    })),
     // A charge whose outcome is on the work order already only waits for its own row to be closed.
     pendingCharges: charges
       .filter((charge) => !row.state.payments.some((payment) => payment.id === charge.id))

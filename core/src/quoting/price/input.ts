@@ -6,7 +6,9 @@ const exactlyOne = (value: { percent?: number | null; amount?: number | null }):
 const ONE_OF_TWO = asCode("not-allowed", "must have either percent or amount");
 
 /** A share or an amount off; exactly one of the two. */
-export const discountInput = z.strictObject({ percent: percentOfField.nullish(), amount: centsField.nullish() }).refine(exactlyOne, ONE_OF_TWO);
+export const discountInput = z
+  .strictObject({ percent: percentOfField.nullish(), amount: centsField.nullish() })
+  .refine(exactlyOne, ONE_OF_TWO);
 export type DiscountInput = z.infer<typeof discountInput>;
 
 /** What a line can be: labor, a part, a fee, work bought from another business, a deposit that comes back. */
@@ -16,9 +18,30 @@ export type LineKind = (typeof LINE_KINDS)[number];
 const common = { id: idField, taxes: z.array(idField).nullish() };
 const discounted = { ...common, discount: discountInput.nullish() };
 export const lineInput = z.discriminatedUnion("kind", [
-  z.strictObject({ ...discounted, kind: z.literal("labor"), hours: decimalField, rate: centsField, wage: centsField.nullish(), paidHours: decimalField.nullish() }),
-  z.strictObject({ ...discounted, kind: z.literal("part"), quantity: decimalField, cost: centsField, markup: idField.nullish(), price: centsField.nullish() }),
-  z.strictObject({ ...discounted, kind: z.literal("fee"), quantity: decimalField, cost: centsField.nullish(), markup: idField.nullish(), price: centsField.nullish() }),
+  z.strictObject({
+    ...discounted,
+    kind: z.literal("labor"),
+    hours: decimalField,
+    rate: centsField,
+    wage: centsField.nullish(),
+    paidHours: decimalField.nullish(),
+  }),
+  z.strictObject({
+    ...discounted,
+    kind: z.literal("part"),
+    quantity: decimalField,
+    cost: centsField,
+    markup: idField.nullish(),
+    price: centsField.nullish(),
+  }),
+  z.strictObject({
+    ...discounted,
+    kind: z.literal("fee"),
+    quantity: decimalField,
+    cost: centsField.nullish(),
+    markup: idField.nullish(),
+    price: centsField.nullish(),
+  }),
   z.strictObject({ ...discounted, kind: z.literal("sublet"), cost: centsField, percent: decimalField }),
   z.strictObject({ ...common, kind: z.literal("core"), quantity: decimalField, price: centsField }),
 ]);
@@ -62,7 +85,16 @@ export const priceInput = z.strictObject({
   payers: z.array(z.strictObject({ id: idField, taxExempt: z.boolean().nullish() })),
   jobs: z.array(jobInput),
   discounts: z
-    .array(z.strictObject({ id: idField, on: z.enum(["labor", "part", "all"]), percent: percentOfField.nullish(), amount: centsField.nullish() }).refine(exactlyOne, ONE_OF_TWO))
+    .array(
+      z
+        .strictObject({
+          id: idField,
+          on: z.enum(["labor", "part", "all"]),
+          percent: percentOfField.nullish(),
+          amount: centsField.nullish(),
+        })
+        .refine(exactlyOne, ONE_OF_TWO),
+    )
     .nullish(),
   count: z.enum(["approved", "all"]),
 });

@@ -47,8 +47,18 @@ it("adds up: net = gross + set price - discount, jobs and payers = their lines, 
       }
       expect(sum(priced.jobs.map(({ total }) => total))).toBe(sum(priced.lines.map(({ net }) => net)));
       for (const payer of priced.payers)
-        expect(payer.total).toBe(payer.labor + payer.part + payer.fee + payer.sublet + payer.core + payer.supplies + sum(Object.values(payer.taxes)));
-      expect(sum(priced.payers.map(({ labor, part, fee, sublet, core }) => labor + part + fee + sublet + core))).toBe(sum(priced.lines.map(({ net }) => net)));
+        expect(payer.total).toBe(
+          payer.labor +
+            payer.part +
+            payer.fee +
+            payer.sublet +
+            payer.core +
+            payer.supplies +
+            sum(Object.values(payer.taxes)),
+        );
+      expect(sum(priced.payers.map(({ labor, part, fee, sublet, core }) => labor + part + fee + sublet + core))).toBe(
+        sum(priced.lines.map(({ net }) => net)),
+      );
       expect(priced.total).toBe(sum(priced.payers.map(({ total }) => total)));
       expect(sum(priced.payers.map((payer) => payer.discount))).toBe(sum(priced.lines.map((line) => line.discount)));
       expect(priced.profit.gross).toBe(priced.profit.revenue - priced.profit.cost);
@@ -62,7 +72,10 @@ it("does not depend on the order of jobs and lines where no cent is left to a ti
     fc.property(quote, (input) => {
       // Without spread discounts no cent has to choose between lines.
       const plain = { ...input, discounts: [], jobs: input.jobs.map((each) => ({ ...each, discount: null })) };
-      const turned = { ...plain, jobs: [...plain.jobs].reverse().map((each) => ({ ...each, lines: [...each.lines].reverse() })) };
+      const turned = {
+        ...plain,
+        jobs: [...plain.jobs].reverse().map((each) => ({ ...each, lines: [...each.lines].reverse() })),
+      };
       expect(priceQuote(turned).payers).toEqual(priceQuote(plain).payers);
     }),
   );
@@ -71,13 +84,19 @@ it("does not depend on the order of jobs and lines where no cent is left to a ti
 it("never sells a dearer part cheaper where the table says so", () => {
   const price = (cost: number): number =>
     priceQuote({ rules: { markup: { m: { bands: [{ upTo: 500, times: 3 }, { upTo: 5000, times: 2 }, { upTo: null, times: 1.4 }], neverCheaper: true } } }, payers: [{ id: "p" }], jobs: [{ id: "j", payer: "p", lines: [{ id: "l", kind: "part", quantity: 1, cost, markup: "m" }] }], count: "all" }).lines[0]?.unitPrice ?? 0; // prettier-ignore
-  fc.assert(fc.property(fc.nat(20_000), fc.nat(20_000), (a, b) => expect(price(Math.max(a, b))).toBeGreaterThanOrEqual(price(Math.min(a, b)))));
+  fc.assert(
+    fc.property(fc.nat(20_000), fc.nat(20_000), (a, b) =>
+      expect(price(Math.max(a, b))).toBeGreaterThanOrEqual(price(Math.min(a, b))),
+    ),
+  );
 });
 
 it("holds a set price whatever the lines cost, and charges what goes beyond", () => {
   fc.assert(
     fc.property(fc.array(body, { minLength: 1, maxLength: 5 }), money, (lines, price) => {
-      const own = lines.map((line, index) => ({ ...line, id: String(index), discount: undefined }) as unknown as LineInput);
+      const own = lines.map(
+        (line, index) => ({ ...line, id: String(index), discount: undefined }) as unknown as LineInput,
+      );
       const priced = priceQuote({ rules: { markup: { m: { bands: [{ times: 2 }] } } }, payers: [{ id: "p" }], jobs: [{ id: "j", payer: "p", setPrice: { price }, lines: own.map((line) => JSON.parse(JSON.stringify(line)) as LineInput) }], count: "all" }); // prettier-ignore
       const cores = sum(priced.lines.filter((_, index) => own[index]?.kind === "core").map(({ net }) => net));
       const hasOther = own.some(({ kind }) => kind !== "core");

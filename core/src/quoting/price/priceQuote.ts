@@ -3,7 +3,15 @@ import { parseInput } from "../../calc/parse";
 import { exact, roundPercent, roundProduct, roundRatio, roundedDecimal } from "../../exact/decimal";
 import { spread } from "../../exact/spread";
 import { checkReferences } from "./checkReferences";
-import { priceInput, type DiscountInput, type JobInput, type LineInput, type LineKind, type PriceInput, type RulesInput } from "./input";
+import {
+  priceInput,
+  type DiscountInput,
+  type JobInput,
+  type LineInput,
+  type LineKind,
+  type PriceInput,
+  type RulesInput,
+} from "./input";
 import { unitPriceFromCost } from "./unitPrice";
 
 export interface PricedLine {
@@ -62,10 +70,14 @@ interface WorkingLine {
 export function priceQuote(raw: unknown): PricedQuote {
   const input = parseInput(priceInput, raw);
   checkReferences(input);
-  const jobs = input.jobs.filter(({ answer }) => input.count === "all" || answer === "approved").map((job) => ({ id: job.id, lines: priceJob(job, input.rules) }));
+  const jobs = input.jobs
+    .filter(({ answer }) => input.count === "all" || answer === "approved")
+    .map((job) => ({ id: job.id, lines: priceJob(job, input.rules) }));
   const lines = jobs.flatMap((job) => job.lines);
   for (const discount of input.discounts ?? []) {
-    const bearing = lines.filter(({ input: { kind } }) => kind !== "core" && (discount.on === "all" || discount.on === kind));
+    const bearing = lines.filter(
+      ({ input: { kind } }) => kind !== "core" && (discount.on === "all" || discount.on === kind),
+    );
     takeOff(discount, bearing);
   }
   const payers = input.payers.map((payer) =>
@@ -154,7 +166,10 @@ function grossOf(line: LineInput, unitPrice: bigint | null): bigint {
 /** Takes a discount off lines, spread by their nets. */
 function takeOff(discount: DiscountInput, lines: WorkingLine[]): void {
   const net = sumNets(lines);
-  const wanted = discount.percent !== null && discount.percent !== undefined ? roundPercent(net, exact(discount.percent)) : BigInt(discount.amount ?? 0);
+  const wanted =
+    discount.percent !== null && discount.percent !== undefined
+      ? roundPercent(net, exact(discount.percent))
+      : BigInt(discount.amount ?? 0);
   const shares = spread(
     wanted < net ? wanted : net,
     lines.map((line) => line.net),
@@ -172,7 +187,9 @@ function totalPayer(payer: PriceInput["payers"][number], lines: WorkingLine[], r
   const supplies = suppliesOn(labor, rules);
   const taxes = (rules.taxes ?? []).map((tax) => {
     if (payer.taxExempt === true) return [tax.id, 0n] as const;
-    const taxed = lines.filter(({ input }) => (input.taxes ? input.taxes.includes(tax.id) : tax.on.includes(input.kind)));
+    const taxed = lines.filter(({ input }) =>
+      input.taxes ? input.taxes.includes(tax.id) : tax.on.includes(input.kind),
+    );
     const base = sumNets(taxed) + (tax.on.includes("fee") ? supplies : 0n);
     return [tax.id, roundPercent(base, exact(tax.percent))] as const;
   });
@@ -230,6 +247,7 @@ function sumNets(lines: readonly WorkingLine[]): bigint {
 
 function cents(value: bigint): number {
   const number = Number(value);
-  if (!Number.isSafeInteger(number)) throw new CalcError("out-of-range", "the amounts are too large to add up exactly", "");
+  if (!Number.isSafeInteger(number))
+    throw new CalcError("out-of-range", "the amounts are too large to add up exactly", "");
   return number;
 }

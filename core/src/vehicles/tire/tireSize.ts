@@ -20,8 +20,12 @@ export interface TireSize {
 
 const RATING = String.raw`(?:\(?(?<load>\d{2,3})(?:\/\d{2,3})?(?<speed>A[1-8]|[B-HJ-NP-WYZ])?\)?)?(?:XL|SL|RF)?`;
 const RIM = String.raw`(?<rim>\d{2}(?:\.5)?)`;
-const METRIC = new RegExp(String.raw`^(?:P|LT)?(?<width>\d{3})\/(?<aspect>\d{2,3})(?:Z?R|[BD-])${RIM}(?:C|LT)?${RATING}$`);
-const FLOTATION = new RegExp(String.raw`^(?:LT)?(?<diameter>\d{2}(?:\.\d{1,2})?)X(?<inches>\d{1,2}(?:\.\d{1,2})?)(?:Z?R|[BD-])${RIM}(?:LT|C)?${RATING}$`);
+const METRIC = new RegExp(
+  String.raw`^(?:P|LT)?(?<width>\d{3})\/(?<aspect>\d{2,3})(?:Z?R|[BD-])${RIM}(?:C|LT)?${RATING}$`,
+);
+const FLOTATION = new RegExp(
+  String.raw`^(?:LT)?(?<diameter>\d{2}(?:\.\d{1,2})?)X(?<inches>\d{1,2}(?:\.\d{1,2})?)(?:Z?R|[BD-])${RIM}(?:LT|C)?${RATING}$`,
+);
 
 /** Ten-thousandths of a millimeter in an inch, and how many make one. */
 const INCH = 254_000n;
@@ -76,5 +80,9 @@ function flotationShape(groups: Record<string, string | undefined>, rim: bigint)
 }
 
 function unreadable(size: string): CalcError {
-  return new CalcError("unreadable", `"${size.slice(0, 40)}" is not a tire size such as 215/55R17 94V or 31x10.50R15LT`, "size");
+  return new CalcError(
+    "unreadable",
+    `"${size.slice(0, 40)}" is not a tire size such as 215/55R17 94V or 31x10.50R15LT`,
+    "size",
+  );
 }

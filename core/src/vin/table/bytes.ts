@@ -3,7 +3,8 @@ export class ByteWriter {
   private readonly bytes: number[] = [];
 
   varint(value: number): void {
-    if (!Number.isInteger(value) || value < 0) throw new RangeError(`varint must be a whole number from 0, got ${value}`);
+    if (!Number.isInteger(value) || value < 0)
+      throw new RangeError(`varint must be a whole number from 0, got ${value}`);
     let rest = value;
     while (rest > 127) {
       this.bytes.push((rest & 127) | 128);

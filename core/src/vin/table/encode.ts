@@ -23,7 +23,9 @@ export function encodeVinTable(source: VinTableSource): Uint8Array {
     }).join(";");
 
   const rowIds = new Interner();
-  const schemaRows = source.schemas.map((rows) => rows.map(({ key, facts }) => rowIds.of(`${keys.of(key)}/${bundles.of(packFacts(facts))}`)));
+  const schemaRows = source.schemas.map((rows) =>
+    rows.map(({ key, facts }) => rowIds.of(`${keys.of(key)}/${bundles.of(packFacts(facts))}`)),
+  );
   const engines = source.engines.map(({ name, facts }) => [texts.of(name), bundles.of(packFacts(facts))] as const);
 
   // Rows are renumbered by key so that the rows of a schema lie close together and their distances are small.
@@ -96,7 +98,18 @@ export function encodeVinTable(source: VinTableSource): Uint8Array {
   final.text(texts.values);
   final.text(keys.values);
   final.text(source.makers.map(({ wmi }) => wmi));
-  for (const column of [bundleSizes, bundleFields, bundleTexts, rowKeys, rowBundles, schemaSizes, schemaSteps, makers, engineColumn]) final.section(column.toBytes());
+  for (const column of [
+    bundleSizes,
+    bundleFields,
+    bundleTexts,
+    rowKeys,
+    rowBundles,
+    schemaSizes,
+    schemaSteps,
+    makers,
+    engineColumn,
+  ])
+    final.section(column.toBytes());
   return final.toBytes();
 }
 

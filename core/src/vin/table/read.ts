@@ -97,7 +97,9 @@ export function readVinTable(bytes: Uint8Array): VinTable {
       let span = spans.get(key);
       if (!span) {
         if (spans.size >= MOST_SPANS_KEPT) spans.clear();
-        const rows = maker.schemas.filter(({ yearFrom, yearTo }) => yearFrom <= modelYear && modelYear <= yearTo).flatMap(({ schema }) => rowsOf(schema));
+        const rows = maker.schemas
+          .filter(({ yearFrom, yearTo }) => yearFrom <= modelYear && modelYear <= yearTo)
+          .flatMap(({ schema }) => rowsOf(schema));
         span = { rows, byFirst: new Map() };
         spans.set(key, span);
       }
@@ -176,7 +178,14 @@ function readMakers(reader: ByteReader, texts: LineTable, wmis: string[]): (wmi:
     const found = packed.get(wmi);
     if (known || !found) return known ?? null;
     const { ids, kind, schemas } = found;
-    const maker: VinMaker = { wmi, maker: texts.get(ids[0]) ?? "", make: optional(ids[1]), country: optional(ids[2]), kind, schemas };
+    const maker: VinMaker = {
+      wmi,
+      maker: texts.get(ids[0]) ?? "",
+      make: optional(ids[1]),
+      country: optional(ids[2]),
+      kind,
+      schemas,
+    };
     makers.set(wmi, maker);
     return maker;
   };

@@ -2,7 +2,14 @@ import type { VinFacts } from "./fields";
 
 /** Kinds of vehicle a maker's code stands for, as far as decoding treats them differently. */
 export type VinVehicleKind = "motorcycle" | "car" | "truck" | "mpv" | "incomplete" | "other";
-export const VIN_VEHICLE_KINDS: readonly VinVehicleKind[] = ["motorcycle", "car", "truck", "mpv", "incomplete", "other"];
+export const VIN_VEHICLE_KINDS: readonly VinVehicleKind[] = [
+  "motorcycle",
+  "car",
+  "truck",
+  "mpv",
+  "incomplete",
+  "other",
+];
 
 /** What one key of a schema says: `keys` as published (positions 4-8, `|`, 10-17). */
 export interface VinRow {

@@ -35,14 +35,24 @@ it("gives back every number it wrote", () => {
 });
 
 it("keeps equal rows once, whatever the number of schemas", () => {
-  const rows = Array.from({ length: 50 }, (_, index) => ({ key: `A${index % 10}`, facts: { model: `Tern\tModel ${index % 7}` } }));
-  const source = (copies: number): Parameters<typeof encodeVinTable>[0] => ({ makers: [], engines: [], schemas: Array.from({ length: copies }, () => rows) });
+  const rows = Array.from({ length: 50 }, (_, index) => ({
+    key: `A${index % 10}`,
+    facts: { model: `Tern\tModel ${index % 7}` },
+  }));
+  const source = (copies: number): Parameters<typeof encodeVinTable>[0] => ({
+    makers: [],
+    engines: [],
+    schemas: Array.from({ length: copies }, () => rows),
+  });
   expect(encodeVinTable(source(40)).length).toBeLessThan(encodeVinTable(source(1)).length + 10);
 });
 
 it.each([
   ["something else", new TextEncoder().encode("\u0005hello")],
-  ["a file cut short", encodeVinTable({ makers: [], schemas: [[{ key: "A", facts: { model: "Tern\tX" } }]], engines: [] }).slice(0, 20)],
+  [
+    "a file cut short",
+    encodeVinTable({ makers: [], schemas: [[{ key: "A", facts: { model: "Tern\tX" } }]], engines: [] }).slice(0, 20),
+  ],
 ])("refuses %s", (_name, bytes) => {
   expect(() => readVinTable(bytes)).toThrow(RangeError);
 });
