@@ -1,0 +1,66 @@
+import { routes } from "@mechanon/contract";
+import { fakeServer, ME, problemReply } from "../testing/harness";
+import { addressOf, call } from "./call";
+import { ApiProblem, Unreachable, errorWords, fieldFaults } from "./problem";
+
+const ID = "0190a000-0000-7000-8000-000000000001";
+
+describe("addresses", () => {
+  it.each([
+    ["/api/work-orders/:id/commands", { id: "a b/c" }, {}, "/api/work-orders/a%20b%2Fc/commands"],
+    ["/api/plates/:region/:plate", { region: "WA", plate: "Ä1" }, {}, "/api/plates/WA/%C3%841"],
+    ["/api/search", {}, { q: "50 % & more" }, "/api/search?q=50+%25+%26+more"],
+  ])("%s", (path, params, query, address) => {
+    expect(addressOf(path, params, query)).toBe(address);
+  });
+});
+
+describe("a call", () => {
+  it("sends what the route has, and checks the answer", async () => {
+    const server = fakeServer({ "POST /api/session": { body: ME } });
+    expect(await call(routes.signIn, { body: { login: "odile", password: "x" } })).toEqual(ME);
+    expect(server.asked).toEqual([
+      { method: "POST", path: "/api/session", body: { login: "odile", password: "x" }, key: null },
+    ]);
+  });
+
+  it("carries the key of what must not double", async () => {
+    const customer = { id: ID, name: "A", phone: null, email: null, place: null, taxExempt: false, version: 1 };
+    const server = fakeServer({ "POST /api/customers": { status: 201, body: customer } });
+    await call(routes.createCustomer, { body: { id: ID, name: "A", phone: "", email: "", place: null }, key: ID });
+    expect(server.asked[0]?.key).toBe(ID);
+  });
+
+  it("throws the server's own words", async () => {
+    fakeServer({ "GET /api/session": problemReply(401, "session/missing", "You are not signed in.") });
+    const error = await call(routes.whoAmI, {}).catch((thrown: unknown) => thrown);
+    expect(error).toBeInstanceOf(ApiProblem);
+    expect(errorWords(error)).toBe("You are not signed in.");
+  });
+
+  it.each([
+    ["nobody answers", "down" as const],
+    ["a gateway answers in its own words", { status: 502, body: "<html>" }],
+    ["a problem that is none of ours", { status: 500, body: { code: "made/up" } }],
+  ])("is unreachable when %s", async (_name, reply) => {
+    fakeServer({ "GET /api/session": reply });
+    const error = await call(routes.whoAmI, {}).catch((thrown: unknown) => thrown);
+    expect(error).toBeInstanceOf(Unreachable);
+    expect(errorWords(error)).toContain("kept on this device");
+  });
+
+  it("does not pass on an answer that is not the one agreed", async () => {
+    fakeServer({ "GET /api/session": { body: { id: 7 } } });
+    const error = await call(routes.whoAmI, {}).catch((thrown: unknown) => thrown);
+    expect(errorWords(error)).toContain("Something went wrong on this device");
+  });
+});
+
+it("finds the fault of each field", async () => {
+  fakeServer({
+    "GET /api/session": problemReply(422, "request/invalid", "d", [{ path: "phone", message: "no phone" }]),
+  });
+  const error = await call(routes.whoAmI, {}).catch((thrown: unknown) => thrown);
+  expect(fieldFaults(error)).toEqual({ phone: "no phone" });
+  expect(fieldFaults(new Error("x"))).toEqual({});
+});

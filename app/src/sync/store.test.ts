@@ -1,0 +1,178 @@
+import { fakeServer, problemReply, type Asked, type Reply } from "../testing/harness";
+import { stateSample, viewSample } from "../testing/samples";
+import {
+  attachPhoto,
+  dismissRefusal,
+  dropPending,
+  forgetViews,
+  loadWorkOrder,
+  resumeSync,
+  retryNow,
+  sendCommand,
+  sendVisitCommand,
+  useSync,
+} from "./store";
+
+const COMMANDS = "POST /api/work-orders/order-1/commands";
+const settled = async (): Promise<void> => {
+  for (let turn = 0; turn < 40; turn++) await Promise.resolve();
+  await new Promise((resolve) => setTimeout(resolve, 0));
+  for (let turn = 0; turn < 40; turn++) await Promise.resolve();
+};
+const outcomesOf = (asked: Asked): { id: string }[] => (asked.body as { commands: { id: string }[] }).commands;
+const applied = (asked: Asked): Reply => ({
+  body: {
+    outcomes: outcomesOf(asked).map(({ id }) => ({ id, outcome: "applied", refusal: null, conflicts: [] })),
+    workOrder: viewSample({
+      revision: 2,
+      state: stateSample({ odometerMiles: { value: 9, at: "2026-11-23T17:00:00.000Z" } }),
+    }),
+  },
+});
+
+beforeEach(() => {
+  jest.useRealTimers();
+  useSync.setState({
+    personId: "me",
+    views: {},
+    pending: [],
+    photos: [],
+    refused: [],
+    stuck: null,
+    online: true,
+    sending: false,
+    failures: 0,
+  });
+});
+afterEach(() => {
+  // Ends the wait for a next try.
+  useSync.setState({ pending: [], photos: [] });
+  fakeServer({});
+  retryNow();
+});
+
+it("sends a command and keeps the server's copy", async () => {
+  const server = fakeServer({ [COMMANDS]: applied });
+  sendCommand("order-1", { type: "recordOdometer", miles: 9 });
+  expect(useSync.getState().pending).toHaveLength(1);
+  await settled();
+  expect(useSync.getState()).toMatchObject({ pending: [], online: true });
+  expect(useSync.getState().views["order-1"]?.revision).toBe(2);
+  expect(server.asked[0]?.body).toMatchObject({ commands: [{ command: { type: "recordOdometer", miles: 9 } }] });
+});
+
+it("sends what piled up together, in order", async () => {
+  const server = fakeServer({});
+  for (const miles of [1, 2, 3]) sendCommand("order-1", { type: "recordOdometer", miles });
+  await settled();
+  expect(useSync.getState()).toMatchObject({ online: false, failures: 1 });
+  expect(useSync.getState().pending).toHaveLength(3);
+  const back = fakeServer({ [COMMANDS]: applied });
+  retryNow();
+  await settled();
+  expect(server.asked.length).toBeGreaterThan(0);
+  expect(back.asked.map((asked) => outcomesOf(asked).length)).toEqual([3]);
+  expect(useSync.getState()).toMatchObject({ pending: [], online: true, failures: 0 });
+});
+
+it("keeps the same ids over a lost answer, so that nothing is done twice", async () => {
+  const lost = fakeServer({ [COMMANDS]: "down" });
+  sendCommand("order-1", { type: "recordOdometer", miles: 9 });
+  await settled();
+  const back = fakeServer({ [COMMANDS]: applied });
+  retryNow();
+  await settled();
+  expect(outcomesOf(back.asked[0]!).map(({ id }) => id)).toEqual(outcomesOf(lost.asked[0]!).map(({ id }) => id));
+});
+
+it("tells what was refused until it is understood", async () => {
+  fakeServer({
+    [COMMANDS]: (asked) => ({
+      body: {
+        outcomes: outcomesOf(asked).map(({ id }) => ({
+          id,
+          outcome: "refused",
+          refusal: "job/finished",
+          conflicts: [],
+        })),
+        workOrder: viewSample(),
+      },
+    }),
+  });
+  sendCommand("order-1", { type: "recordOdometer", miles: 9 });
+  await settled();
+  const [refused] = useSync.getState().refused;
+  expect(refused).toMatchObject({ target: "order-1", code: "job/finished" });
+  dismissRefusal(refused?.id ?? "");
+  expect(useSync.getState().refused).toEqual([]);
+});
+
+it("stops and asks the person when the server will not take it at all", async () => {
+  fakeServer({ [COMMANDS]: problemReply(422, "request/invalid", "It does not fit.") });
+  sendCommand("order-1", { type: "recordOdometer", miles: 9 });
+  sendCommand("order-1", { type: "recordOdometer", miles: 10 });
+  await settled();
+  expect(useSync.getState()).toMatchObject({ stuck: "It does not fit." });
+  expect(useSync.getState().pending).toHaveLength(2);
+  fakeServer({ [COMMANDS]: applied });
+  await dropPending();
+  await settled();
+  expect(useSync.getState()).toMatchObject({ stuck: null, pending: [] });
+});
+
+it("sends only the work of who is signed in", async () => {
+  fakeServer({});
+  sendCommand("order-1", { type: "recordOdometer", miles: 9 });
+  await settled();
+  const server = fakeServer({ [COMMANDS]: applied });
+  await resumeSync("somebody else", () => undefined);
+  await settled();
+  expect(server.asked).toEqual([]);
+  expect(useSync.getState().pending).toHaveLength(1);
+  await resumeSync("me", () => undefined);
+  await settled();
+  expect(useSync.getState().pending).toEqual([]);
+});
+
+it("brings the work order along when a visit changed", async () => {
+  const changed = jest.fn();
+  fakeServer({
+    "POST /api/visits/v1/commands": (asked) => ({
+      body: {
+        outcomes: outcomesOf(asked).map(({ id }) => ({ id, outcome: "applied", refusal: null, conflicts: [] })),
+        visit: null,
+      },
+    }),
+    "GET /api/work-orders/order-1": { body: viewSample({ revision: 5 }) },
+  });
+  await resumeSync("me", changed);
+  sendVisitCommand("v1", "order-1", { type: "arrive" });
+  await settled();
+  expect(useSync.getState().views["order-1"]?.revision).toBe(5);
+  expect(changed).toHaveBeenCalled();
+});
+
+it("sends a photo before the command that names it, and gives up on a file that is none", async () => {
+  const server = fakeServer({ [COMMANDS]: applied });
+  const replies: Reply[] = [problemReply(422, "photo/unreadable", "This file is no picture.")];
+  const inner = globalThis.fetch;
+  globalThis.fetch = ((address: string, init: RequestInit) => {
+    if (!address.startsWith("/api/photos/")) return inner(address, init);
+    server.asked.push({ method: "POST", path: "/api/photos", body: null, key: null });
+    const reply = replies.shift() as { status: number; body: unknown };
+    return Promise.resolve({ ok: false, status: reply.status, json: () => Promise.resolve(reply.body) } as Response);
+  }) as typeof fetch;
+  await attachPhoto("order-1", "oil", new Blob(["x"]));
+  await settled();
+  expect(server.asked[0]?.path).toBe("/api/photos");
+  expect(useSync.getState().photos).toEqual([]);
+  expect(useSync.getState().stuck).toBe("This file is no picture.");
+});
+
+it("loads a work order, and forgets all when somebody else signs in", async () => {
+  fakeServer({ "GET /api/work-orders/order-1": { body: viewSample() } });
+  await loadWorkOrder("order-1");
+  expect(useSync.getState().views["order-1"]?.number).toBe(1001);
+  forgetViews();
+  expect(useSync.getState().views).toEqual({});
+});

@@ -1,0 +1,89 @@
+import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
+import { render } from "@testing-library/react-native";
+import type { ReactElement } from "react";
+import type { BusinessView, Me } from "@mechanon/contract";
+import { FaceProvider } from "../ui/face";
+import { LIBRARY_SAMPLE, SETTINGS_SAMPLE } from "./samples";
+
+export const ME: Me = {
+  id: "me",
+  name: "Odile Farrow",
+  role: "Owner",
+  isMechanic: true,
+  rights: ["seeCost", "changePrices"],
+  business: { id: "b", name: "Larkhaven Driveway Garage", timeZone: "America/Los_Angeles" },
+};
+export const BUSINESS: BusinessView = {
+  id: "b",
+  name: "Larkhaven Driveway Garage",
+  timeZone: "America/Los_Angeles",
+  settings: SETTINGS_SAMPLE,
+  library: LIBRARY_SAMPLE,
+  people: [
+    { id: "me", name: "Odile Farrow", isMechanic: true },
+    { id: "tomas", name: "Tomas Quill", isMechanic: true },
+    { id: "wren", name: "Wren Adeyemi", isMechanic: false },
+  ],
+  simulated: null,
+};
+
+/** One request the app made. */
+export interface Asked {
+  method: string;
+  path: string;
+  body: unknown;
+  key: string | null;
+}
+export type Reply = { status?: number; body: unknown } | "down";
+
+/** Stands in for the server: answers by method and path, and keeps what was asked. */
+export function fakeServer(replies: Record<string, Reply | ((asked: Asked) => Reply)>): { asked: Asked[] } {
+  const asked: Asked[] = [];
+  globalThis.fetch = ((address: string, init: RequestInit = {}) => {
+    const headers = init.headers as Record<string, string> | undefined;
+    const one: Asked = {
+      method: init.method ?? "GET",
+      path: address,
+      body: typeof init.body === "string" ? (JSON.parse(init.body) as unknown) : init.body,
+      key: headers?.["Idempotency-Key"] ?? null,
+    };
+    asked.push(one);
+    const found = Object.entries(replies).find(([route]) => {
+      const [method, path = ""] = route.split(" ");
+      return method === one.method && (path === address.split("?")[0] || path === address);
+    })?.[1];
+    const reply = typeof found === "function" ? found(one) : (found ?? "down");
+    if (reply === "down") return Promise.reject(new TypeError("network"));
+    const { status = 200, body } = reply;
+    return Promise.resolve({ ok: status < 400, status, json: () => Promise.resolve(body) } as Response);
+  }) as typeof fetch;
+  return { asked };
+}
+
+/** A problem document. */
+export function problemReply(
+  status: number,
+  code: string,
+  detail: string,
+  fields?: { path: string; message: string }[],
+): Reply {
+  return {
+    status,
+    body: { type: `urn:mechanon:problem:${code}`, title: "x", status, code, detail, ...(fields ? { fields } : {}) },
+  };
+}
+
+/** Shows something with a person signed in and the business loaded; `me` over what the person is. */
+export function show(element: ReactElement, me: Partial<Me> = {}): QueryClient {
+  const queries = new QueryClient({
+    defaultOptions: { queries: { retry: false, gcTime: Infinity, staleTime: Infinity } },
+  });
+  queries.setQueryData(["me"], { ...ME, ...me });
+  queries.setQueryData(["business"], BUSINESS);
+  render(
+    <QueryClientProvider client={queries}>
+      <FaceProvider>{element}</FaceProvider>
+    </QueryClientProvider>,
+  );
+  return queries;
+}
