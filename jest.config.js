@@ -31,6 +31,7 @@ module.exports = {
       testMatch: ["<rootDir>/src/**/*.test.{ts,tsx}"],
       setupFiles: ["<rootDir>/../scripts/jestApp.js"],
       moduleNameMapper: {
+        "^expo-router$": "<rootDir>/src/testing/router.ts",
         "^lucide-react-native/icons/(.*)$": "<rootDir>/../node_modules/lucide-react-native/dist/cjs/icons/$1.js",
       },
       transformIgnorePatterns: [

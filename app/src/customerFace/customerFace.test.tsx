@@ -1,0 +1,252 @@
+import { act, fireEvent, screen } from "@testing-library/react-native";
+import type { Signature } from "@mechanon/core";
+import { paymentWords } from "../receipts/paymentWords";
+import { ReceiptPaper } from "../receipts/ReceiptPaper";
+import { SyncLine, Refusals } from "../sync/SyncLine";
+import { useSync } from "../sync/store";
+import { syncWords } from "../sync/syncWords";
+import { fakeServer, show } from "../testing/harness";
+import { LIBRARY_SAMPLE, stateSample, viewSample } from "../testing/samples";
+import { visited } from "../testing/router";
+import { CustomerFace } from "./CustomerFace";
+import { toStrokes } from "./strokes";
+
+let sign: (strokes: Signature) => void = () => undefined;
+jest.mock("./SignatureField", () => ({
+  SignatureField: ({ onChange }: { onChange: (strokes: Signature) => void }) => {
+    sign = onChange;
+    return null;
+  },
+}));
+
+const AT = "2026-11-23T17:00:00.000Z";
+const job = {
+  id: "j",
+  title: "Wiper blades",
+  libraryJobId: "wipers",
+  concernId: null,
+  pointId: null,
+  lines: LIBRARY_SAMPLE[0]?.lines ?? [],
+  addedAt: AT,
+  answer: null,
+  finishedAt: null,
+};
+const findings = [
+  { pointId: "pads", grade: "act" as const, measured: 2.5, note: "worn to the metal", photoIds: [], at: AT, by: "me" },
+  { pointId: "oil", grade: "sound" as const, measured: null, note: "", photoIds: [], at: AT, by: "me" },
+];
+
+beforeEach(() => {
+  visited.length = 0;
+  fakeServer({});
+  const view = viewSample({ state: stateSample({ jobs: [job], findings }) });
+  useSync.setState({
+    personId: "me",
+    views: { "order-1": view },
+    pending: [],
+    photos: [],
+    refused: [],
+    stuck: null,
+    online: true,
+    sending: true,
+    failures: 0,
+  });
+});
+
+describe("turned to the customer", () => {
+  it("shows what was found and what it takes, and nothing of cost", () => {
+    show(<CustomerFace id="order-1" />);
+    expect(screen.getByText("Front brake pads: act now")).toBeTruthy();
+    expect(screen.getByText("Pad 2.5 mm")).toBeTruthy();
+    expect(screen.getByText("worn to the metal")).toBeTruthy();
+    expect(screen.queryByText(/Engine oil/)).toBeNull();
+    expect(screen.queryByText(/[Mm]argin|[Cc]ost|\$8\.00/)).toBeNull();
+  });
+
+  it("asks for an answer to each job, a name and a signature", () => {
+    show(<CustomerFace id="order-1" />);
+    fireEvent.press(screen.getByTestId("agree"));
+    expect(screen.getByText(/Please answer wiper blades/)).toBeTruthy();
+    fireEvent.press(screen.getByRole("radio", { name: "Yes" }));
+    fireEvent.changeText(screen.getByLabelText("Name"), " ");
+    fireEvent.press(screen.getByTestId("agree"));
+    expect(screen.getByText("Please give a name with the signature.")).toBeTruthy();
+    fireEvent.changeText(screen.getByLabelText("Name"), "Maren Oyelaran");
+    fireEvent.press(screen.getByTestId("agree"));
+    expect(screen.getByText("Please sign in the field above.")).toBeTruthy();
+    expect(useSync.getState().pending).toEqual([]);
+  });
+
+  it("records exactly what was agreed to, at the price that was seen", () => {
+    show(<CustomerFace id="order-1" />);
+    fireEvent.press(screen.getByRole("radio", { name: "Yes" }));
+    expect(screen.getByRole("button", { name: "Agree to $45.20" })).toBeTruthy();
+    act(() => sign([[0, 0, 500, 500]]));
+    fireEvent.press(screen.getByTestId("agree"));
+    expect(useSync.getState().pending.map(({ command }) => command)).toMatchObject([
+      {
+        type: "recordAnswers",
+        way: "signed",
+        name: "Maren Oyelaran",
+        signature: [[0, 0, 500, 500]],
+        answers: [{ jobId: "j", answer: "yes", totalCents: 4200 }],
+        totalCents: 4520,
+      },
+    ]);
+    fireEvent.press(screen.getByTestId("hand-back"));
+    expect(visited).toEqual(["/work/order-1"]);
+  });
+
+  it("takes later and no without a price", () => {
+    show(<CustomerFace id="order-1" />);
+    fireEvent.press(screen.getByRole("radio", { name: "Later" }));
+    expect(screen.getByRole("button", { name: "Sign my answer" })).toBeTruthy();
+    act(() => sign([[0, 0, 1, 1]]));
+    fireEvent.press(screen.getByTestId("agree"));
+    expect(useSync.getState().pending[0]?.command).toMatchObject({ answers: [{ answer: "later" }], totalCents: 0 });
+  });
+});
+
+describe("strokes", () => {
+  it("become thousandths of the field, kept inside it", () => {
+    expect(
+      toStrokes(
+        [
+          {
+            points: [
+              { x: 50, y: 25 },
+              { x: 500, y: -4 },
+            ],
+          },
+        ],
+        100,
+        50,
+      ),
+    ).toEqual([[500, 500, 1000, 0]]);
+    expect(toStrokes([], 0, 0)).toEqual([]);
+  });
+});
+
+describe("whether work is safe", () => {
+  it.each([
+    [0, true, "Saved"],
+    [1, true, "Saving 1 change"],
+    [0, false, "No connection; everything so far is saved"],
+    [3, false, "No connection; 3 changes kept here, sent when there is signal"],
+  ])("%p waiting, online %p: %p", (waiting, online, words) => {
+    expect(syncWords(waiting, online)).toBe(words);
+  });
+
+  it("tells what is stuck, with a way on and a way out", () => {
+    useSync.setState({
+      stuck: "It does not fit.",
+      pending: [
+        {
+          by: "me",
+          kind: "workOrder",
+          id: "1",
+          at: AT,
+          target: "order-1",
+          command: { type: "recordOdometer", miles: 1 },
+        },
+      ],
+    });
+    show(<SyncLine />);
+    expect(screen.getByText("It does not fit. 1 change kept on this device.")).toBeTruthy();
+    fireEvent.press(screen.getByRole("button", { name: "Give up the oldest change" }));
+    expect(useSync.getState().pending).toEqual([]);
+  });
+
+  it("counts somebody else's work apart", () => {
+    useSync.setState({
+      pending: [
+        {
+          by: "tomas",
+          kind: "workOrder",
+          id: "1",
+          at: AT,
+          target: "order-1",
+          command: { type: "recordOdometer", miles: 1 },
+        },
+      ],
+    });
+    show(<SyncLine />);
+    expect(screen.getByText("Saved. 1 change of somebody else kept here until they sign in")).toBeTruthy();
+  });
+
+  it("tells a refusal on its own work order only", () => {
+    useSync.setState({
+      refused: [
+        { id: "1", target: "order-1", code: "job/finished", what: "removeJob" },
+        { id: "2", target: "order-2", code: "line/ordered", what: "removeLine" },
+      ],
+    });
+    show(<Refusals workOrderId="order-1" />);
+    expect(screen.getByText(/That job is finished/)).toBeTruthy();
+    expect(screen.queryByText(/That part is on order/)).toBeNull();
+    fireEvent.press(screen.getByRole("button", { name: "Understood" }));
+    expect(useSync.getState().refused.map(({ id }) => id)).toEqual(["2"]);
+  });
+});
+
+describe("the receipt", () => {
+  const cash = { method: "cash" as const, at: AT, amountCents: 4520, tenderedCents: 5000, card: null };
+  const card = {
+    method: "card" as const,
+    at: AT,
+    amountCents: 4520,
+    tenderedCents: null,
+    card: { lastFour: "4407", authorization: "A1" },
+  };
+  it.each([
+    [cash, "Cash, Nov 23, $50.00 given, $4.80 back"],
+    [{ ...cash, tenderedCents: 4520 }, "Cash, Nov 23"],
+    [card, "Card ending 4407, Nov 23"],
+  ])("names a payment", (payment, words) => {
+    expect(paymentWords(payment, "America/Los_Angeles")).toBe(words);
+  });
+
+  it("reads as paper: jobs, taxes, payments, what was put off, the signature", () => {
+    show(
+      <ReceiptPaper
+        receipt={{
+          number: 1001,
+          business: {
+            name: "Larkhaven Driveway Garage",
+            phone: "+13605550100",
+            street: "4 Ropewalk",
+            timeZone: "America/Los_Angeles",
+          },
+          customerName: "Maren Oyelaran",
+          vehicleName: "2019 Honda Accord",
+          plate: "LRK1204",
+          odometerMiles: 88120,
+          jobs: [
+            {
+              title: "Wiper blades",
+              totalCents: 4200,
+              lines: [{ description: "Wiper blade", quantity: "2", netCents: 3200 }],
+            },
+          ],
+          suppliesCents: 0,
+          taxes: [{ id: "state", cents: 320 }],
+          totalCents: 4520,
+          paidCents: 4520,
+          dueCents: 0,
+          payments: [card],
+          notDone: [{ title: "Front brake pads", answer: "no" }],
+          signature: { name: "Maren Oyelaran", strokes: [[0, 0, 500, 500]], at: AT },
+        }}
+      />,
+    );
+    for (const text of [
+      "Receipt 1001",
+      "2 × Wiper blade",
+      "Tax, state",
+      "Paid in full",
+      "Declined: Front brake pads",
+      "Approved by Maren Oyelaran",
+    ])
+      expect(screen.getByText(text)).toBeTruthy();
+  });
+});

@@ -1,0 +1,231 @@
+import { fireEvent, screen } from "@testing-library/react-native";
+import type { WorkOrderSummary } from "@mechanon/contract";
+import { CustomerSheet } from "../find/CustomerSheet";
+import { FindScreen } from "../find/FindScreen";
+import { useDraft } from "../newWork/draft";
+import { Me } from "../session/Me";
+import { SignIn } from "../session/SignIn";
+import { fakeServer, ME, problemReply, show } from "../testing/harness";
+import { viewSample } from "../testing/samples";
+import { visited } from "../testing/router";
+import { DayRoad } from "./DayRoad";
+import { OpenWork } from "./OpenWork";
+
+const order = (over: Partial<WorkOrderSummary>): WorkOrderSummary => ({
+  id: "w",
+  number: 1001,
+  customerId: "c",
+  customerName: "Maren Oyelaran",
+  vehicleName: "2019 Honda Accord",
+  plate: "LRK1204",
+  concerns: ["Brakes grind"],
+  waitsFor: "answer",
+  since: "2026-11-20T10:00:00.000Z",
+  totalCents: 4520,
+  dueCents: 0,
+  conflicts: 0,
+  openedAt: "2026-11-20T10:00:00.000Z",
+  nextVisitAt: null,
+  ...over,
+});
+beforeEach(() => {
+  visited.length = 0;
+});
+
+describe("open work", () => {
+  it("stands by what it waits for; one kind can be looked at alone", async () => {
+    fakeServer({
+      "GET /api/open-work": {
+        body: {
+          workOrders: [
+            order({}),
+            order({
+              id: "x",
+              number: 1002,
+              customerName: "Bram Castellanos",
+              waitsFor: "money",
+              dueCents: 1000,
+              conflicts: 1,
+            }),
+          ],
+        },
+      },
+    });
+    show(<OpenWork title="Open" />);
+    await screen.findByText("Maren Oyelaran");
+    expect(screen.getByText("$10.00 due")).toBeTruthy();
+    expect(screen.getByText("✕ Something to settle")).toBeTruthy();
+    fireEvent.press(screen.getByRole("radio", { name: "Money 1" }));
+    expect(screen.queryByText("Maren Oyelaran")).toBeNull();
+    fireEvent.press(screen.getByRole("radio", { name: "Parts 0" }));
+    expect(screen.getByText("No part is missing.")).toBeTruthy();
+    fireEvent.press(screen.getByRole("radio", { name: "All 2" }));
+    fireEvent.press(screen.getByRole("link", { name: /Work order 1002/ }));
+    expect(visited).toEqual(["/work/x"]);
+  });
+  it("says what belongs there when nothing is open, and what to do when it cannot be loaded", async () => {
+    fakeServer({ "GET /api/open-work": { body: { workOrders: [] } } });
+    show(<OpenWork title="Open" />);
+    await screen.findByText(/Nothing is open/);
+  });
+  it("offers to try again", async () => {
+    fakeServer({});
+    show(<OpenWork title="Open" />);
+    await screen.findByText(/No connection to the server/);
+    fakeServer({ "GET /api/open-work": { body: { workOrders: [order({})] } } });
+    fireEvent.press(screen.getByRole("button", { name: "Try again" }));
+    await screen.findByText("Maren Oyelaran");
+  });
+});
+
+describe("the day", () => {
+  const place = {
+    street: "18 Heron Landing",
+    town: "Larkhaven",
+    region: "WA",
+    postcode: "98099",
+    latitude: 48.04,
+    longitude: -122.62,
+  };
+  const visit = {
+    id: "v",
+    workOrderIds: ["w"],
+    mechanicId: "me",
+    place,
+    startsAt: new Date(Date.now() + 3_600_000).toISOString(),
+    endsAt: new Date(Date.now() + 7_200_000).toISOString(),
+    note: "Gate code 4410",
+    bookedAt: "2026-11-20T10:00:00.000Z",
+    setOffAt: null,
+    arrivedAt: null,
+    leftAt: null,
+    cancelledAt: null,
+  };
+  it("shows one van's stops with the drive before each", async () => {
+    const other = {
+      visit: { ...visit, id: "u", mechanicId: "tomas" },
+      mechanicName: "Tomas Quill",
+      workOrders: [order({ id: "t", customerName: "Jasper Lindqvist" })],
+    };
+    fakeServer({
+      "GET /api/day": {
+        body: {
+          date: "2026-11-23",
+          visits: [{ visit, mechanicName: "Odile Farrow", workOrders: [order({ dueCents: 500 })] }, other],
+        },
+      },
+    });
+    show(<DayRoad />);
+    await screen.findByText("Maren Oyelaran");
+    expect(screen.getByText(/min drive$/)).toBeTruthy();
+    expect(screen.getByText("Now")).toBeTruthy();
+    expect(screen.getByText("Waits for an answer, $5.00 due")).toBeTruthy();
+    fireEvent.press(screen.getByRole("radio", { name: "Tomas" }));
+    expect(screen.getByText("Jasper Lindqvist")).toBeTruthy();
+    expect(screen.queryByText("Maren Oyelaran")).toBeNull();
+    fireEvent.press(screen.getByRole("link", { name: /Jasper Lindqvist/ }));
+    expect(visited).toEqual(["/work/t"]);
+  });
+  it("goes to other days, which have no now", async () => {
+    const server = fakeServer({ "GET /api/day": { body: { date: "2026-11-24", visits: [] } } });
+    show(<DayRoad />);
+    fireEvent.press(screen.getByRole("button", { name: "Day after" }));
+    await screen.findByText(/No visit on this day/);
+    expect(screen.getByText(/^Tomorrow/)).toBeTruthy();
+    expect(new Set(server.asked.map(({ path }) => path)).size).toBe(2);
+  });
+});
+
+describe("find", () => {
+  it("asks for what was typed, and shows people and work", async () => {
+    const { customer, vehicle } = viewSample();
+    const server = fakeServer({
+      "GET /api/search": {
+        body: { customers: [{ customer, vehicles: [vehicle] }], workOrders: [order({ waitsFor: null })] },
+      },
+    });
+    show(<FindScreen />);
+    expect(server.asked).toEqual([]);
+    fireEvent.changeText(screen.getByLabelText("Name, phone, plate, VIN or number"), "oyel");
+    fireEvent.press(await screen.findByRole("link", { name: "Customer Maren Oyelaran" }));
+    expect(visited).toEqual(["/customers/customer-1"]);
+    expect(screen.getByText("Closed")).toBeTruthy();
+  });
+  it("says that nothing matches, and what to do", async () => {
+    fakeServer({ "GET /api/search": { body: { customers: [], workOrders: [] } } });
+    show(<FindScreen />);
+    fireEvent.changeText(screen.getByLabelText("Name, phone, plate, VIN or number"), "zzz");
+    await screen.findByText(/Nothing here matches “zzz”/);
+  });
+});
+
+describe("a customer", () => {
+  const { customer, vehicle } = viewSample();
+  const SHEET = `GET /api/customers/${customer.id}`;
+  const sheet = { body: { customer, vehicles: [vehicle], workOrders: [order({})] } };
+  it("starts new work with the only car", async () => {
+    fakeServer({ [SHEET]: sheet });
+    show(<CustomerSheet id={customer.id} />);
+    fireEvent.press(await screen.findByRole("button", { name: "New work order for Maren" }));
+    expect(useDraft.getState().draft).toMatchObject({
+      known: { id: customer.id },
+      car: { kind: "kept", vehicle: { id: vehicle.id } },
+    });
+    expect(visited).toEqual(["/new"]);
+  });
+  it("is changed with its address, and keeps what was typed when the server says no", async () => {
+    const fields = [{ path: "phone", message: "no phone number" }];
+    const server = fakeServer({
+      [SHEET]: sheet,
+      [`PATCH /api/customers/${customer.id}`]: problemReply(422, "request/invalid", "It does not fit.", fields),
+    });
+    show(<CustomerSheet id={customer.id} />);
+    fireEvent.press(await screen.findByRole("button", { name: "Change" }));
+    fireEvent.changeText(screen.getByLabelText("Phone"), "12");
+    fireEvent.changeText(screen.getByLabelText("Town"), "Larkhaven");
+    fireEvent.press(screen.getByRole("button", { name: "Save" }));
+    await screen.findByText("✕ no phone number");
+    expect(screen.getByLabelText("Phone").props).toMatchObject({ value: "12" });
+    expect(server.asked.at(-1)?.body).toMatchObject({ phone: "12", version: 1, place: { town: "Larkhaven" } });
+  });
+});
+
+describe("signing in", () => {
+  const account = { login: "odile", password: "lantern-7", name: "Odile Farrow", role: "Owner" };
+  it("takes one tap for a demo account", async () => {
+    const server = fakeServer({
+      "GET /api/demo-accounts": { body: { accounts: [account] } },
+      "POST /api/session": { body: ME },
+    });
+    const queries = show(<SignIn />);
+    queries.setQueryData(["me"], null);
+    fireEvent.press(await screen.findByRole("button", { name: "Odile Farrow, Owner" }));
+    await screen.findByText("Mechanon").catch(() => undefined);
+    expect(server.asked.at(-1)).toMatchObject({ method: "POST", body: { login: "odile", password: "lantern-7" } });
+  });
+  it("tells a wrong password without saying which was wrong", async () => {
+    fakeServer({
+      "GET /api/demo-accounts": { body: { accounts: [] } },
+      "POST /api/session": problemReply(
+        401,
+        "session/wrong-password",
+        "That name and password do not belong together.",
+      ),
+    });
+    const queries = show(<SignIn />);
+    queries.setQueryData(["me"], null);
+    fireEvent.changeText(await screen.findByLabelText("Name"), "odile");
+    fireEvent.changeText(screen.getByLabelText("Password or PIN"), "x");
+    fireEvent.press(screen.getByRole("button", { name: "Sign in" }));
+    await screen.findByText("That name and password do not belong together.");
+  });
+  it("ends under You", async () => {
+    const server = fakeServer({ "DELETE /api/session": { status: 204, body: null } });
+    show(<Me />);
+    fireEvent.press(screen.getByRole("radio", { name: "Night" }));
+    expect(screen.getByRole("radio", { name: "Night", checked: true })).toBeTruthy();
+    fireEvent.press(screen.getByRole("button", { name: "Sign out" }));
+    await screen.findByText("Saved").catch(() => undefined);
+    expect(server.asked).toMatchObject([{ method: "DELETE", path: "/api/session" }]);
+  });
+});

@@ -1,0 +1,390 @@
+import { fireEvent, screen, waitFor } from "@testing-library/react-native";
+import type { Job, WorkOrderState } from "@mechanon/core";
+import type { WorkOrderView } from "@mechanon/contract";
+import { useSync } from "../sync/store";
+import { BUSINESS, fakeServer, problemReply, show } from "../testing/harness";
+import { LIBRARY_SAMPLE, stateSample, viewSample } from "../testing/samples";
+import { visited } from "../testing/router";
+import { CheckPart } from "./CheckPart";
+import { Concerns } from "./Concerns";
+import { Context } from "./Context";
+import { JobLibrary } from "./JobLibrary";
+import { MoneyPart } from "./MoneyPart";
+import { PartsPart } from "./PartsPart";
+import { QuotePart } from "./QuotePart";
+import { VisitsPart } from "./VisitsPart";
+import { WorkPart } from "./WorkPart";
+
+const AT = "2026-11-23T17:00:00.000Z";
+const lines = LIBRARY_SAMPLE[0]?.lines ?? [];
+const job: Job = {
+  id: "j",
+  title: "Wiper blades",
+  libraryJobId: "wipers",
+  concernId: null,
+  pointId: null,
+  lines,
+  addedAt: AT,
+  answer: null,
+  finishedAt: null,
+};
+/** 0.1 h at 100.00 and two blades at 16.00, before tax. */
+const TOTAL = 4200;
+const agreed: Job = { ...job, answer: { value: "yes", approvalId: "a", totalCents: TOTAL } };
+const view = (state: Partial<WorkOrderState>, over: Partial<WorkOrderView> = {}): WorkOrderView =>
+  viewSample({ state: stateSample(state), ...over });
+/** The commands the app gave, oldest first. */
+const given = (): object[] => useSync.getState().pending.map(({ command }) => command);
+
+beforeEach(() => {
+  fakeServer({});
+  visited.length = 0;
+  useSync.setState({
+    personId: "me",
+    views: {},
+    pending: [],
+    photos: [],
+    refused: [],
+    stuck: null,
+    online: true,
+    sending: true,
+    failures: 0,
+  });
+});
+
+describe("concerns", () => {
+  const concern = { id: "c", text: "Brakes grind", kind: "fault" as const, phraseId: "grind", at: AT };
+  it("show which one nothing answers yet", () => {
+    show(<Concerns view={view({ concerns: [concern] })} business={BUSINESS} />);
+    expect(screen.getByText("Nothing on the quote answers this yet")).toBeTruthy();
+  });
+  it("name the job that answers", () => {
+    show(<Concerns view={view({ concerns: [concern], jobs: [{ ...job, concernId: "c" }] })} business={BUSINESS} />);
+    expect(screen.getByText("Answered by Wiper blades")).toBeTruthy();
+  });
+  it("are added from the ready phrases", () => {
+    show(<Concerns view={view({})} business={BUSINESS} />);
+    fireEvent.press(screen.getByRole("button", { name: "Add a concern" }));
+    fireEvent.press(screen.getByRole("checkbox", { name: "Brakes grind" }));
+    expect(given()).toMatchObject([{ type: "addConcern", text: "Brakes grind", phraseId: "grind" }]);
+  });
+});
+
+describe("the check", () => {
+  it("grades with one press, and by the measurement", () => {
+    show(<CheckPart view={view({})} business={BUSINESS} />);
+    fireEvent.press(screen.getAllByRole("radio", { name: "Watch" })[1]!);
+    fireEvent.press(screen.getByRole("button", { name: "Front brake pads Pad less" }));
+    expect(given()).toMatchObject([
+      { type: "gradePoint", pointId: "oil", grade: "watch", measured: null },
+      { type: "gradePoint", pointId: "pads", grade: "sound", measured: 6.5 },
+    ]);
+  });
+  it("marks the rest as sound at once", () => {
+    show(<CheckPart view={view({})} business={BUSINESS} />);
+    fireEvent.press(screen.getByRole("button", { name: "The other 2 points are sound" }));
+    expect(given()).toHaveLength(2);
+  });
+  it("offers the cure of a bad point, linked to it and to the concern it answers", () => {
+    const findings = [
+      { pointId: "oil", grade: "act" as const, measured: null, note: "", photoIds: ["p"], at: AT, by: "me" },
+    ];
+    const concerns = [{ id: "c", text: "Brakes grind", kind: "fault" as const, phraseId: "grind", at: AT }];
+    show(<CheckPart view={view({ findings, concerns })} business={BUSINESS} />);
+    expect(screen.getByLabelText("Engine oil, photo 1")).toBeTruthy();
+    fireEvent.press(screen.getByRole("button", { name: "Offer wiper blades" }));
+    expect(given()).toMatchObject([{ type: "addJob", libraryJobId: "wipers", pointId: "oil", concernId: "c" }]);
+  });
+  it("takes whole miles only", () => {
+    show(<CheckPart view={view({})} business={BUSINESS} />);
+    const field = screen.getByLabelText("Odometer, miles");
+    fireEvent.changeText(field, "88.5");
+    fireEvent(field, "blur");
+    expect(screen.getByText(/miles are a whole number/)).toBeTruthy();
+    expect(given()).toEqual([]);
+    fireEvent.changeText(field, "88,120");
+    fireEvent(field, "blur");
+    expect(given()).toMatchObject([{ type: "recordOdometer", miles: 88120 }]);
+  });
+});
+
+describe("the quote", () => {
+  it("adds a job from the library, what fits first", () => {
+    const concerns = [{ id: "c", text: "Brakes grind", kind: "fault" as const, phraseId: "grind", at: AT }];
+    show(<JobLibrary view={view({ concerns })} business={BUSINESS} onDone={jest.fn()} />);
+    expect(screen.getByText("Answers “Brakes grind”")).toBeTruthy();
+    expect(screen.getByText("$42.00")).toBeTruthy();
+    fireEvent.press(screen.getByRole("button", { name: "Add Wiper blades" }));
+    expect(given()).toMatchObject([{ type: "addJob", concernId: "c" }]);
+  });
+  it("takes a job of its own where the library has none", () => {
+    const done = jest.fn();
+    show(<JobLibrary view={view({})} business={BUSINESS} onDone={done} />);
+    fireEvent.changeText(screen.getByLabelText("Find a job"), "Fix the squeak");
+    expect(screen.queryByRole("button", { name: "Add Wiper blades" })).toBeNull();
+    fireEvent.press(screen.getByRole("button", { name: "Add “Fix the squeak” as a job of its own" }));
+    expect(given()).toMatchObject([{ type: "addOwnJob", title: "Fix the squeak" }]);
+    expect(done).toHaveBeenCalled();
+  });
+  it("explains its total, and shows the margin to those who may see it", () => {
+    show(<QuotePart view={view({ jobs: [job] })} business={BUSINESS} />);
+    fireEvent.press(screen.getByRole("button", { name: "Quote total $45.20, how it adds up" }));
+    for (const row of ["Labor", "Parts", "Tax, state"]) expect(screen.getByText(row)).toBeTruthy();
+    expect(screen.getByText("Margin 54.8 %, $23.00 of $42.00")).toBeTruthy();
+  });
+  it("keeps the margin from others", () => {
+    show(<QuotePart view={view({ jobs: [job] })} business={BUSINESS} />, { rights: [] });
+    expect(screen.queryByText(/Margin/)).toBeNull();
+  });
+  it("changes hours, an exact quantity and a price", () => {
+    show(<QuotePart view={view({ jobs: [job] })} business={BUSINESS} />);
+    fireEvent.press(screen.getByRole("button", { name: /^0.1 h Fit blades/ }));
+    fireEvent.press(screen.getByRole("button", { name: "Hours of Fit blades more" }));
+    fireEvent.press(screen.getByRole("button", { name: "Done" }));
+    fireEvent.press(screen.getByRole("button", { name: /^2 × Wiper blade/ }));
+    expect(screen.getByText(/Cost \$8.00 each; priced by the table/)).toBeTruthy();
+    fireEvent.changeText(screen.getByLabelText("Exact quantity"), "2.5");
+    fireEvent(screen.getByLabelText("Exact quantity"), "blur");
+    fireEvent.changeText(screen.getByLabelText("Price each"), "19.99");
+    fireEvent(screen.getByLabelText("Price each"), "blur");
+    expect(given()).toMatchObject([{ hours: 0.2 }, { quantity: 2.5 }, { priceCents: 1999 }]);
+  });
+  it("has no price field for those who may not change prices", () => {
+    show(<QuotePart view={view({ jobs: [job] })} business={BUSINESS} />, { rights: [] });
+    fireEvent.press(screen.getByRole("button", { name: /^2 × Wiper blade/ }));
+    expect(screen.queryByLabelText("Price each")).toBeNull();
+    expect(screen.getByText(/you may not change prices/)).toBeTruthy();
+  });
+  it("tells at the field when a typed line does not fit", () => {
+    show(<QuotePart view={view({ jobs: [job] })} business={BUSINESS} />);
+    fireEvent.press(screen.getByRole("button", { name: "Add a line" }));
+    fireEvent.press(screen.getByRole("button", { name: "Add the line" }));
+    expect(screen.getByText("✕ say what it is")).toBeTruthy();
+    fireEvent.changeText(screen.getByLabelText("What"), "Clean contacts");
+    fireEvent.press(screen.getByRole("button", { name: "Add the line" }));
+    expect(given()).toMatchObject([{ type: "addLine", line: { kind: "labor", hours: 1, rateCents: 10000 } }]);
+  });
+});
+
+describe("parts", () => {
+  const offer = {
+    lineId: "w2",
+    partNumber: "SD-22",
+    description: "Wiper blade",
+    quantity: 2,
+    costCents: 800,
+    quotedCostCents: 800,
+    costChanged: false,
+    available: 12,
+    readyAt: null,
+  };
+  const OFFERS = "GET /api/work-orders/order-1/part-offers";
+  it("wait for a yes", () => {
+    show(<PartsPart view={view({ jobs: [job] })} isUnsent={false} />);
+    expect(screen.getByText(/No agreed job needs a part/)).toBeTruthy();
+  });
+  it("are offered with their cost, and ordered once", async () => {
+    const server = fakeServer({
+      [OFFERS]: { body: { supplier: "Gull Harbor Parts", offers: [offer] } },
+      "POST /api/work-orders/order-1/part-orders": problemReply(
+        503,
+        "parts/supplier-unreachable",
+        "The supplier does not answer.",
+      ),
+    });
+    show(<PartsPart view={view({ jobs: [agreed] })} isUnsent={false} />);
+    const order = await screen.findByRole("button", { name: "Order 1 part, $16.00" });
+    fireEvent.press(order);
+    await screen.findByText("The supplier does not answer.");
+    fireEvent.press(screen.getByRole("button", { name: "Order 1 part, $16.00" }));
+    await waitFor(() => expect(server.asked.filter(({ method }) => method === "POST")).toHaveLength(2));
+    const ids = server.asked
+      .filter(({ method }) => method === "POST")
+      .map(({ body }) => (body as { orderId: string }).orderId);
+    expect(new Set(ids).size).toBe(1);
+  });
+  it("say what is short and what became dearer", async () => {
+    const offers = [{ ...offer, available: 1 }];
+    fakeServer({ [OFFERS]: { body: { supplier: "Gull Harbor Parts", offers } } });
+    show(<PartsPart view={view({ jobs: [agreed] })} isUnsent={false} />);
+    await screen.findByText(/Gull Harbor Parts has 1 of 2 wiper blade/);
+    expect(screen.queryByTestId("order-parts")).toBeNull();
+  });
+  it("are taken in", () => {
+    const items = [{ lineId: "w2", partNumber: "SD-22", quantity: 2, costCents: 800 }];
+    const orders = [
+      { id: "o", at: AT, by: "me", supplier: "Gull Harbor Parts", orderNumber: "GH-1", readyAt: AT, items },
+    ];
+    show(<PartsPart view={view({ jobs: [agreed], orders })} isUnsent={false} />);
+    expect(screen.getByText(/Gull Harbor Parts, GH-1, ready/)).toBeTruthy();
+    fireEvent.press(screen.getByTestId("take-in"));
+    expect(given()).toEqual([{ type: "receiveParts", lineIds: ["w2"] }]);
+  });
+});
+
+describe("work", () => {
+  it("is finished job by job", () => {
+    show(
+      <WorkPart
+        view={view({
+          jobs: [
+            agreed,
+            {
+              ...agreed,
+              id: "k",
+              title: "Done",
+              lines: [],
+              answer: { ...agreed.answer!, totalCents: 0 },
+              finishedAt: AT,
+            },
+          ],
+        })}
+        business={BUSINESS}
+      />,
+    );
+    expect(screen.getByText(/^Finished/)).toBeTruthy();
+    fireEvent.press(screen.getByRole("button", { name: "Finish wiper blades" }));
+    expect(given()).toEqual([{ type: "finishJobs", jobIds: ["j"] }]);
+  });
+});
+
+describe("money", () => {
+  const finished = { jobs: [{ ...agreed, finishedAt: AT }] };
+  const CARD = "POST /api/work-orders/order-1/card-payments";
+  it("counts the change of cash, and takes no less than is due", () => {
+    show(<MoneyPart view={view(finished)} business={BUSINESS} isUnsent={false} />);
+    fireEvent.press(screen.getByRole("button", { name: "Cash" }));
+    fireEvent.changeText(screen.getByLabelText("Another amount"), "40");
+    expect(screen.getByText("✕ at least $45.20 is needed")).toBeTruthy();
+    fireEvent.changeText(screen.getByLabelText("Another amount"), "60");
+    expect(screen.getByText("$14.80")).toBeTruthy();
+    fireEvent.press(screen.getByTestId("take-cash"));
+    expect(given()).toMatchObject([{ type: "takeCash", amountCents: 4520, tenderedCents: 6000 }]);
+  });
+  it("tells a declined card, and charges the next try under an id of its own", async () => {
+    const declined = { body: { result: "declined", reason: "The bank refused this card.", workOrder: view(finished) } };
+    const server = fakeServer({ [CARD]: declined });
+    show(<MoneyPart view={view(finished)} business={BUSINESS} isUnsent={false} />);
+    fireEvent.press(screen.getByRole("button", { name: "Card" }));
+    fireEvent.press(screen.getByTestId("take-card"));
+    await screen.findByText(/Card declined: The bank refused this card. Nothing was charged/);
+    fireEvent.press(screen.getByTestId("take-card"));
+    await waitFor(() => expect(server.asked).toHaveLength(2));
+    const ids = server.asked.map(({ body }) => (body as { paymentId: string }).paymentId);
+    expect(new Set(ids).size).toBe(2);
+  });
+  it("asks again about a charge whose outcome is unknown, under its own id", async () => {
+    const server = fakeServer({ [CARD]: { body: { result: "taken", reason: null, workOrder: view(finished) } } });
+    const pendingCharges = [{ paymentId: "0190a000-0000-7000-8000-000000000009", amountCents: 4520, at: AT }];
+    show(<MoneyPart view={view(finished, { pendingCharges })} business={BUSINESS} isUnsent={false} />);
+    expect(screen.queryByRole("button", { name: "Card" })).toBeNull();
+    fireEvent.press(screen.getByTestId("ask-terminal"));
+    await waitFor(() =>
+      expect(server.asked[0]?.body).toEqual({ paymentId: pendingCharges[0]?.paymentId, amountCents: 4520 }),
+    );
+  });
+  it("does not charge before the server has what was done", () => {
+    show(<MoneyPart view={view(finished)} business={BUSINESS} isUnsent />);
+    fireEvent.press(screen.getByRole("button", { name: "Card" }));
+    expect(screen.getByText(/Sending what was done before/)).toBeTruthy();
+  });
+  it("leads to the receipt once something is paid", () => {
+    const payments = [
+      {
+        id: "p",
+        at: AT,
+        by: "me",
+        method: "cash" as const,
+        status: "taken" as const,
+        amountCents: 4520,
+        tenderedCents: 5000,
+        card: null,
+        reason: null,
+      },
+      {
+        id: "q",
+        at: AT,
+        by: "me",
+        method: "card" as const,
+        status: "declined" as const,
+        amountCents: 4520,
+        tenderedCents: null,
+        card: null,
+        reason: "no",
+      },
+    ];
+    show(<MoneyPart view={view({ ...finished, payments })} business={BUSINESS} isUnsent={false} />);
+    expect(screen.getByText("Paid in full")).toBeTruthy();
+    expect(screen.getByText(/^Card declined/)).toBeTruthy();
+    fireEvent.press(screen.getByRole("button", { name: "Show receipt" }));
+    expect(visited).toEqual(["/work/order-1/receipt"]);
+  });
+});
+
+describe("visits", () => {
+  const place = {
+    street: "18 Heron Landing",
+    town: "Larkhaven",
+    region: "WA",
+    postcode: "98099",
+    latitude: null,
+    longitude: null,
+  };
+  const visit = {
+    id: "v",
+    workOrderIds: ["order-1"],
+    mechanicId: "me",
+    place,
+    startsAt: AT,
+    endsAt: "2026-11-23T18:00:00.000Z",
+    note: "Gate code 4410",
+    bookedAt: AT,
+    setOffAt: null,
+    arrivedAt: null,
+    leftAt: null,
+    cancelledAt: null,
+  };
+  it("are cancelled, arrived at, left", () => {
+    show(<VisitsPart view={view({}, { visits: [visit] })} business={BUSINESS} />);
+    expect(screen.getByText("Gate code 4410")).toBeTruthy();
+    fireEvent.press(screen.getByRole("button", { name: "I'm there already" }));
+    fireEvent.press(screen.getByRole("button", { name: "Cancel visit" }));
+    expect(given()).toEqual([{ type: "arrive" }, { type: "cancelVisit" }]);
+  });
+  it("show the texts that went out and those that wait", () => {
+    const messages = [
+      { id: "1", text: "on the way", status: "sent" as const, at: AT, lastError: null },
+      {
+        id: "2",
+        text: "receipt",
+        status: "waiting" as const,
+        at: AT,
+        lastError: "The message service does not answer; it is tried again.",
+      },
+    ];
+    show(<VisitsPart view={view({}, { visits: [visit], messages })} business={BUSINESS} />);
+    expect(screen.getByText("Texted: on the way")).toBeTruthy();
+    expect(screen.getByText(/tried again\.: receipt/)).toBeTruthy();
+  });
+  it("offer the booking at once where there is none", () => {
+    fakeServer({ "GET /api/day": { body: { date: "2026-11-23", visits: [] } } });
+    show(<VisitsPart view={view({})} business={BUSINESS} />);
+    expect(screen.getByRole("radio", { name: "Tomas Quill" })).toBeTruthy();
+    expect(screen.queryByRole("radio", { name: "Wren Adeyemi" })).toBeNull();
+    expect(screen.getByText("Pick a day and a time.")).toBeTruthy();
+  });
+});
+
+describe("what the sheet is about", () => {
+  it("is links on a phone, and customer, car and margin on a wide screen", () => {
+    show(<Context view={view({ jobs: [job] })} business={BUSINESS} isWide={false} />);
+    expect(screen.queryByText("The car")).toBeNull();
+    fireEvent.press(screen.getByRole("button", { name: "Customer" }));
+    expect(visited).toEqual(["/customers/customer-1"]);
+  });
+  it("has no margin for those who may not see it", () => {
+    show(<Context view={view({ jobs: [job] })} business={BUSINESS} isWide />, { rights: [] });
+    expect(screen.getByText("The car")).toBeTruthy();
+    expect(screen.queryByText("Margin")).toBeNull();
+  });
+});
