@@ -126,7 +126,7 @@ class DemoLoader {
     const id = uuid();
     const openedAt = this.at(-order.openedDaysAgo, "08:15");
     const lastVisit = order.visits[order.visits.length - 1];
-    const onSiteAt = lastVisit ? this.at(lastVisit.day, lastVisit.at) : openedAt;
+    const onSiteAt = lastVisit ? this.startOf(lastVisit) : openedAt;
     const send = (command: WorkOrderCommand, at: string): Promise<unknown> =>
       runWorkOrderCommand(this.deps, this.scope(lastVisit?.mechanic), id, { id: uuid(), at, command });
 
@@ -238,7 +238,7 @@ class DemoLoader {
 
   private async loadVisit(visit: DemoVisit, workOrderId: string, place: Place, bookedAt: string): Promise<void> {
     const id = uuid();
-    const startsAt = this.at(visit.day, visit.at);
+    const startsAt = this.startOf(visit);
     const endsAt = new Date(Date.parse(startsAt) + visit.minutes * 60_000).toISOString();
     const send = (command: VisitCommand, at: string): Promise<unknown> =>
       runVisitCommand(this.deps, this.scope(visit.mechanic), id, { id: uuid(), at, command });
@@ -258,6 +258,13 @@ class DemoLoader {
     if (visit.reached === "driving") await send({ type: "setOff", driveMinutes: 12 }, startsAt);
     if (visit.reached === "onSite" || visit.reached === "over") await send({ type: "arrive" }, startsAt);
     if (visit.reached === "over") await send({ type: "leave" }, endsAt);
+  }
+
+  /** When a visit starts; one that is under way or over started long enough ago, whatever the hour it is now. */
+  private startOf({ day, at, minutes, reached }: DemoVisit): string {
+    const planned = this.at(day, at);
+    const latest = new Date(this.now.getTime() - minutes * 60_000).toISOString();
+    return reached !== undefined && planned > latest ? latest : planned;
   }
 
   private at(day: number, time: string): string {
