@@ -124,7 +124,10 @@ function supplier({
         const item = stock.get(partNumber);
         if (item) item.available -= quantity;
       }
-      return { status: 201, body: { orderNumber: `GH-${randomInt(100_000, 999_999)}`, readyAt: readyAt() } };
+      return {
+        status: 201,
+        body: { supplier: name, orderNumber: `GH-${randomInt(100_000, 999_999)}`, readyAt: readyAt() },
+      };
     });
     res.status(answer.status).json(answer.body);
   });

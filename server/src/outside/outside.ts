@@ -16,7 +16,7 @@ export interface SupplierOffer {
   readyAt: string;
 }
 export type OrderAnswer =
-  | { outcome: "confirmed"; orderNumber: string; readyAt: string }
+  | { outcome: "confirmed"; supplier: string; orderNumber: string; readyAt: string }
   | { outcome: "refused"; reason: "outOfStock" | "priceChanged"; partNumber: string };
 export type ChargeAnswer =
   { outcome: "taken"; lastFour: string; authorization: string } | { outcome: "declined"; reason: string };
@@ -53,7 +53,7 @@ const offersAnswer = z.object({
   ),
 });
 const orderConfirmed = z
-  .object({ orderNumber: z.string(), readyAt: z.iso.datetime() })
+  .object({ supplier: z.string(), orderNumber: z.string(), readyAt: z.iso.datetime() })
   .transform((answer): OrderAnswer => ({ outcome: "confirmed", ...answer }));
 const orderRefused = z
   .object({ reason: z.enum(["outOfStock", "priceChanged"]), partNumber: z.string() })

@@ -82,7 +82,6 @@ export async function orderParts(
       items.map((item) => item.partNumber),
     );
   }
-  const supplier = (await deps.outside.supplier.offers([]).catch(() => ({ supplier: "Supplier" }))).supplier;
   await runWorkOrderCommand(deps, scope, workOrderId, {
     // The order's own id: recording it again finds it recorded.
     id: body.orderId,
@@ -90,7 +89,7 @@ export async function orderParts(
     command: {
       type: "recordPartsOrder",
       orderId: body.orderId,
-      supplier,
+      supplier: answer.supplier,
       orderNumber: answer.orderNumber,
       readyAt: answer.readyAt,
       items,
