@@ -11,6 +11,7 @@ export { unitPriceFromCost } from "./quoting/price/unitPrice";
 export type { PricedLine, PricedQuote } from "./quoting/price/priceQuote";
 export { receiptOf, type Receipt } from "./payments/receipt";
 export { CUSTOMER_PAYER, priceWorkOrder } from "./quoting/priceWorkOrder";
+export { orderCostCents } from "./sourcing/orderCost";
 export { driveMinutes, milesBetween } from "./schedule/driveMinutes";
 export {
   businessSettings,

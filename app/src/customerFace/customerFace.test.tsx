@@ -174,15 +174,24 @@ describe("whether work is safe", () => {
     expect(screen.getByText("Saved. 1 change of somebody else kept here until they sign in")).toBeTruthy();
   });
 
-  it("tells a refusal on its own work order only", () => {
-    useSync.setState({
-      refused: [
-        { id: "1", target: "order-1", code: "job/finished", what: "removeJob" },
-        { id: "2", target: "order-2", code: "line/ordered", what: "removeLine" },
-      ],
+  it("tells a refusal on its own work order only, and offers to overlap on purpose", () => {
+    const refused = (id: string, target: string, code: "visit/overlaps" | "line/ordered") => ({
+      id,
+      target,
+      code,
+      item: {
+        by: "me",
+        kind: "workOrder" as const,
+        id,
+        at: AT,
+        target,
+        command: { type: "recordOdometer" as const, miles: 1 },
+      },
     });
+    useSync.setState({ refused: [refused("1", "order-1", "visit/overlaps"), refused("2", "order-2", "line/ordered")] });
     show(<Refusals workOrderId="order-1" />);
-    expect(screen.getByText(/That job is finished/)).toBeTruthy();
+    expect(screen.getByText(/has another visit then/)).toBeTruthy();
+    expect(screen.getByRole("button", { name: "Do it anyway" })).toBeTruthy();
     expect(screen.queryByText(/That part is on order/)).toBeNull();
     fireEvent.press(screen.getByRole("button", { name: "Understood" }));
     expect(useSync.getState().refused.map(({ id }) => id)).toEqual(["2"]);

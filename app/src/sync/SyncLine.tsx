@@ -4,7 +4,7 @@ import { Button } from "../ui/Button";
 import { Notice } from "../ui/Notice";
 import { Words } from "../ui/Words";
 import { syncWords } from "./syncWords";
-import { dismissRefusal, dropPending, retryNow, useSync } from "./store";
+import { dismissRefusal, dropPending, overlapAnyway, retryNow, useSync } from "./store";
 
 /** Tells what is saved, what waits to be sent, and what was refused. */
 export function SyncLine() {
@@ -42,7 +42,15 @@ export function Refusals({ workOrderId }: { workOrderId: string }) {
   const refused = useSync((state) => state.refused);
   return refused
     .filter(({ target }) => target === workOrderId)
-    .map(({ id, code }) => (
-      <Notice key={id} text={refusalWords(code)} action={{ label: "Understood", onPress: () => dismissRefusal(id) }} />
+    .map((refusal) => (
+      <View key={refusal.id}>
+        <Notice
+          text={refusalWords(refusal.code)}
+          action={{ label: "Understood", onPress: () => dismissRefusal(refusal.id) }}
+        />
+        {refusal.code === "visit/overlaps" ? (
+          <Button kind="quiet" label="Do it anyway" onPress={() => overlapAnyway(refusal)} />
+        ) : null}
+      </View>
     ));
 }

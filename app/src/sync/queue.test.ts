@@ -100,7 +100,7 @@ describe("sending", () => {
       { id: "3", outcome: "refused", refusal: "job/finished", conflicts: [] },
     ]);
     expect(left.map(({ id }) => id)).toEqual(["2", "4"]);
-    expect(refused).toEqual([{ id: "3", target: "order-2", code: "job/finished", what: "recordOdometer" }]);
+    expect(refused).toEqual([{ id: "3", target: "order-2", code: "job/finished", item: pending[2] }]);
   });
   it("waits longer each time, up to half a minute", () => {
     expect([1, 2, 3, 20].map(retryDelayMs)).toEqual([1000, 2000, 4000, 30000]);

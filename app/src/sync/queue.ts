@@ -37,7 +37,8 @@ export interface Refused {
   id: string;
   target: string;
   code: RefusalCode;
-  what: string;
+  /** The command itself, so that it can be given again on purpose. */
+  item: Pending;
 }
 
 /**
@@ -101,7 +102,7 @@ export function settle(
             id: item.id,
             target: item.kind === "visit" ? item.workOrderId : item.target,
             code: outcome.refusal,
-            what: item.command.type,
+            item,
           },
         ]
       : [];

@@ -6,6 +6,7 @@ import {
   dropPending,
   forgetViews,
   loadWorkOrder,
+  overlapAnyway,
   resumeSync,
   retryNow,
   sendCommand,
@@ -167,6 +168,35 @@ it("sends a photo before the command that names it, and gives up on a file that 
   expect(server.asked[0]?.path).toBe("/api/photos");
   expect(useSync.getState().photos).toEqual([]);
   expect(useSync.getState().stuck).toBe("This file is no picture.");
+});
+
+it("does not take an older copy for a newer one", async () => {
+  fakeServer({ "GET /api/work-orders/order-1": { body: viewSample({ revision: 3 }) } });
+  await loadWorkOrder("order-1");
+  fakeServer({ "GET /api/work-orders/order-1": { body: viewSample({ revision: 2 }) } });
+  await loadWorkOrder("order-1");
+  expect(useSync.getState().views["order-1"]?.revision).toBe(3);
+});
+
+it("gives a refused booking again on purpose, once", async () => {
+  fakeServer({});
+  const times = { startsAt: "2026-11-24T17:00:00.000Z", endsAt: "2026-11-24T18:00:00.000Z", mechanicId: "m" };
+  const command = { type: "moveVisit" as const, ...times, allowOverlap: false };
+  const item = {
+    by: "me",
+    kind: "visit" as const,
+    id: "1",
+    at: times.startsAt,
+    target: "v1",
+    workOrderId: "order-1",
+    command,
+  };
+  const refused = { id: "1", target: "order-1", code: "visit/overlaps" as const, item };
+  useSync.setState({ refused: [refused] });
+  overlapAnyway(refused);
+  await settled();
+  expect(useSync.getState().refused).toEqual([]);
+  expect(useSync.getState().pending).toMatchObject([{ target: "v1", command: { ...command, allowOverlap: true } }]);
 });
 
 it("loads a work order, and forgets all when somebody else signs in", async () => {

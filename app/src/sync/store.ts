@@ -96,11 +96,24 @@ export async function loadWorkOrder(id: string): Promise<void> {
 }
 
 export function keepView(view: WorkOrderView): void {
-  useSync.setState((state) => ({ views: { ...state.views, [view.state.id]: view } }));
+  useSync.setState((state) => ({ views: withView(state.views, view) }));
+}
+
+/** Answers may arrive out of order: an older copy never replaces a newer one. */
+function withView(views: SyncState["views"], view: WorkOrderView): SyncState["views"] {
+  const known = views[view.state.id];
+  return known && known.revision > view.revision ? views : { ...views, [view.state.id]: view };
 }
 
 export function dismissRefusal(id: string): void {
   useSync.setState((state) => ({ refused: state.refused.filter((refusal) => refusal.id !== id) }));
+}
+
+/** Books or moves a visit although the mechanic is busy then; the refusal is dealt with. */
+export function overlapAnyway({ id, item }: Refused): void {
+  dismissRefusal(id);
+  if (item.kind !== "visit" || (item.command.type !== "bookVisit" && item.command.type !== "moveVisit")) return;
+  sendVisitCommand(item.target, item.workOrderId, { ...item.command, allowOverlap: true });
 }
 
 /** Drops what a former person of this device had loaded; what is unsent stays. */
@@ -196,7 +209,7 @@ function finish(outcomes: CommandOutcome[], view: WorkOrderView | null): void {
     return {
       pending: settled.pending,
       refused: [...state.refused, ...settled.refused],
-      views: view ? { ...state.views, [view.state.id]: view } : state.views,
+      views: view ? withView(state.views, view) : state.views,
     };
   });
 }

@@ -1,4 +1,3 @@
-import type { ReactNode } from "react";
 import { StyleSheet, View } from "react-native";
 import { useColors } from "./face";
 import { SPACE } from "./theme";
@@ -10,7 +9,6 @@ export interface RowProps {
   strong?: boolean;
   tone?: WordsProps["tone"];
   rule?: boolean;
-  children?: ReactNode;
 }
 
 /** A label and its figure on one line. */

@@ -5,6 +5,7 @@ import { priceWorkOrder, showMoney, showPhone } from "@mechanon/core";
 import type { BusinessView, WorkOrderView } from "@mechanon/contract";
 import { useRight } from "../session/useSession";
 import { Button } from "../ui/Button";
+import { useColors } from "../ui/face";
 import { Heading } from "../ui/Heading";
 import { Row } from "../ui/Row";
 import { SPACE } from "../ui/theme";
@@ -13,6 +14,7 @@ import { Words } from "../ui/Words";
 /** What the sheet is about: the customer, the car, the margin. A short row of links on a phone. */
 export function Context({ view, isWide }: { view: WorkOrderView; business: BusinessView; isWide: boolean }) {
   const router = useRouter();
+  const colors = useColors();
   const { customer, vehicle, state } = view;
   const seesCost = useRight("seeCost");
   const phone = customer.phone;
@@ -54,7 +56,7 @@ export function Context({ view, isWide }: { view: WorkOrderView; business: Busin
       {links}
       {place ? (
         <View style={styles.place}>
-          <MapPin size={20} />
+          <MapPin size={20} color={colors.ink} />
           <Words style={styles.grow}>{`${place.street}, ${place.town}, ${place.region} ${place.postcode}`}</Words>
         </View>
       ) : null}

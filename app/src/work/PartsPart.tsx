@@ -6,6 +6,7 @@ import {
   approvedJobs,
   approvedParts,
   countOf,
+  orderCostCents,
   orderOf,
   partStatus,
   showMoney,
@@ -98,8 +99,7 @@ function Order({ view, isUnsent }: { view: WorkOrderView; isUnsent: boolean }) {
   });
   const available = data?.offers.filter((offer) => offer.available >= offer.quantity) ?? [];
   const short = data?.offers.filter((offer) => offer.available < offer.quantity) ?? [];
-  const hasCost = available.every(({ costCents }) => costCents !== null);
-  const cost = available.reduce((sum, { costCents, quantity }) => sum + Math.round((costCents ?? 0) * quantity), 0);
+  const cost = orderCostCents(available);
   const order = async (): Promise<void> => {
     setBusy(true);
     setFault(null);
@@ -151,7 +151,7 @@ function Order({ view, isUnsent }: { view: WorkOrderView; isUnsent: boolean }) {
         <Button
           kind="next"
           busy={busy}
-          label={`Order ${countOf(available.length, "part")}${hasCost ? `, ${showMoney(cost)}` : ""}`}
+          label={`Order ${countOf(available.length, "part")}${cost === null ? "" : `, ${showMoney(cost)}`}`}
           onPress={() => void order()}
           testID="order-parts"
         />

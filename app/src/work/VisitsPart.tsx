@@ -5,7 +5,7 @@ import { showMoment, showTime, visitStanding, type VisitState } from "@mechanon/
 import type { BusinessView, WorkOrderView } from "@mechanon/contract";
 import { useNow, useToday } from "../day/useDay";
 import { SlotPicker, type Slot } from "../newWork/SlotPicker";
-import { sendVisitCommand, useSync } from "../sync/store";
+import { sendVisitCommand } from "../sync/store";
 import { Button } from "../ui/Button";
 import { useColors } from "../ui/face";
 import { Notice } from "../ui/Notice";
@@ -26,11 +26,7 @@ export function VisitsPart({ view, business }: { view: WorkOrderView; business: 
   const live = view.visits.filter((visit) => visitStanding(visit) !== "cancelled");
   const [isBooking, setBooking] = useState(live.length === 0);
   const [slot, setSlot] = useState<Slot | null>(null);
-  const overlap = useSync((state) =>
-    state.refused.find(({ code, target }) => code === "visit/overlaps" && target === view.state.id),
-  );
-  const [last, setLast] = useState<Slot | null>(null);
-  const book = (chosen: Slot, allowOverlap: boolean): void => {
+  const book = (chosen: Slot): void => {
     const place = view.visits.at(-1)?.place ?? view.customer.place ?? nowhere();
     sendVisitCommand(uuid(), view.state.id, {
       type: "bookVisit",
@@ -40,9 +36,8 @@ export function VisitsPart({ view, business }: { view: WorkOrderView; business: 
       startsAt: chosen.startsAt,
       endsAt: chosen.endsAt,
       note: "",
-      allowOverlap,
+      allowOverlap: false,
     });
-    setLast(chosen);
     setSlot(null);
     setBooking(false);
   };
@@ -56,7 +51,6 @@ export function VisitsPart({ view, business }: { view: WorkOrderView; business: 
           {`${message.status === "sent" ? "Texted" : (message.lastError ?? "Text is on its way")}: ${message.text}`}
         </Words>
       ))}
-      {overlap && last ? <Button label="Book it anyway" onPress={() => book(last, true)} /> : null}
       {isBooking ? (
         <>
           <SlotPicker business={business} slot={slot} onChange={setSlot} />
@@ -64,7 +58,7 @@ export function VisitsPart({ view, business }: { view: WorkOrderView; business: 
             <Button
               kind="next"
               label={`Book ${showMomentOf(slot, business.timeZone)}`}
-              onPress={() => book(slot, false)}
+              onPress={() => book(slot)}
               testID="book-visit"
             />
           ) : (

@@ -3,7 +3,7 @@ import { ArrowLeft } from "../ui/icons";
 import { useState } from "react";
 import { useHotkeys } from "react-hotkeys-hook";
 import { ScrollView, StyleSheet, View } from "react-native";
-import { conflictWords, nextAct, nextActLabel, showVehicle, type NextAct } from "@mechanon/core";
+import { approvedJobs, conflictWords, nextAct, nextActLabel, showVehicle, type NextAct } from "@mechanon/core";
 import { errorWords } from "../api/problem";
 import { useNow, useToday } from "../day/useDay";
 import { useBusiness } from "../session/useSession";
@@ -74,8 +74,8 @@ export function WorkSheet({ id }: { id: string }) {
       case "finishJobs":
         return sendCommand(id, {
           type: "finishJobs",
-          jobIds: view.state.jobs
-            .filter((job) => job.answer?.value === "yes" && job.finishedAt === null)
+          jobIds: approvedJobs(view.state)
+            .filter(({ finishedAt }) => finishedAt === null)
             .map((job) => job.id),
         });
       case "sendReceipt":

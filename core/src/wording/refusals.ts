@@ -1,3 +1,4 @@
+import { showMoney } from "./money";
 import type { Conflict } from "../workOrders/state";
 import type { RefusalCode } from "../workOrders/refusal";
 
@@ -39,7 +40,7 @@ export function conflictWords({ code, detail }: Pick<Conflict, "code" | "detail"
     case "approval/job-gone":
       return `${detail} was taken off the quote while the customer said yes. The answer is kept; put the job back or tell them.`;
     case "payment/more-than-owed":
-      return `${(Number(detail) / 100).toFixed(2)} more was taken than was owed. The payment is kept; give the difference back.`;
+      return `${showMoney(Number(detail))} more was taken than was owed. The payment is kept; give the difference back.`;
     case "part/line-gone":
       return `${detail} part arrived for a line that is no longer on the quote. Return it or put the line back.`;
     case "job/not-approved":

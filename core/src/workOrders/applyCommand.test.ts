@@ -161,6 +161,11 @@ describe("facts", () => {
       { code: "job/not-approved", detail: "Brakes" },
     ]);
   });
+  it("mark work whose yes was for another price", () => {
+    const dearer = run(yes(brakes()), { type: "changeLine", lineId: "b1", hours: 9, quantity: null, priceCents: null });
+    const finished = run(dearer, { type: "finishJobs", jobIds: ["brakes"] });
+    expect(finished.conflicts).toMatchObject([{ code: "job/not-approved", detail: "Brakes" }]);
+  });
   it("count money once, whatever its id is sent for", () => {
     const agreed = yes(brakes());
     const paid = run(run(agreed, { type: "takeCash", paymentId: "p", amountCents: 100, tenderedCents: 100 }), {

@@ -2,6 +2,7 @@ import { hasRight, type Actor } from "../access/rights";
 import type { QuoteLine } from "../quoting/line";
 import { addJob, addLine, addOwnJob, changeLine, removeJob, removeLine } from "./applyQuoteCommand";
 import { recordAnswers, recordPayment } from "./applyFacts";
+import { approvedJobs } from "./answers";
 import type { CommandContext } from "./commandContext";
 import type { WorkOrderCommand } from "./commands";
 import { withConflict } from "./conflictMark";
@@ -173,7 +174,8 @@ function finishJobs(state: WorkOrderState, jobIds: string[], context: CommandCon
       jobIds.includes(job.id) ? { ...job, finishedAt: job.finishedAt ?? context.at } : job,
     ),
   };
-  const unapproved = state.jobs.filter((job) => jobIds.includes(job.id) && job.answer?.value !== "yes");
+  const standing = new Set(approvedJobs(state).map(({ id }) => id));
+  const unapproved = state.jobs.filter((job) => jobIds.includes(job.id) && !standing.has(job.id));
   return unapproved.length === 0
     ? finished
     : withConflict(finished, "job/not-approved", unapproved.map(({ title }) => title).join(", "), context);
