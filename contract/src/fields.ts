@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { showPhone, toE164 } from "@mechanon/core";
+import { readPhone, showPhone, type CustomerPhone } from "@mechanon/core";
 
 export const idField = z.uuid();
 export const idParams = z.object({ id: idField });
@@ -17,30 +17,32 @@ export const textField = (most: number) =>
       "contains characters that cannot be stored",
     );
 
-/** A phone in any format, stored as E.164; empty is none. */
+/** A phone in any format, an extension with it or beside it; stored as E.164. */
 export const phoneField = z
-  .string()
-  .trim()
-  .max(40)
-  .transform((typed, context) => {
-    if (typed === "") return null;
-    const number = toE164(typed);
-    if (number === null)
+  .strictObject({
+    number: z.string().trim().min(1, "a phone number is needed").max(60),
+    extension: z
+      .string()
+      .trim()
+      .regex(/^\d{0,10}$/, "an extension is up to ten digits")
+      .nullish(),
+    label: textField(40).default(""),
+  })
+  .transform(({ number: typed, extension, label }, context): CustomerPhone => {
+    const phone = readPhone(typed);
+    if (phone === null) {
       context.addIssue({
         code: "custom",
+        path: ["number"],
         message: `"${typed}" is no phone number; ten digits, or + and the country first, like ${showPhone("+15415550123")}`,
       });
-    return number;
+      return z.NEVER;
+    }
+    return { number: phone.number, extension: extension || phone.extension, label };
   });
 
-/** An email address; empty is none. */
-export const emailField = z
-  .string()
-  .trim()
-  .max(254)
-  .transform((typed, context) => {
-    if (typed === "") return null;
-    if (!z.email().safeParse(typed).success)
-      context.addIssue({ code: "custom", message: "an email looks like name@example.com" });
-    return typed;
-  });
+/** An email address. */
+export const emailField = z.string().trim().max(254).pipe(z.email("an email looks like name@example.com"));
+
+/** A page of a long list. */
+export const pageQuery = { from: z.coerce.number().int().min(0).max(10_000_000).default(0) };

@@ -1,15 +1,34 @@
 export { type Me, demoAccount, me, signInBody } from "./access/routes";
-export { type Customer, type CustomerSheet, customer, customerBody, customerSheet } from "./customers/routes";
+export {
+  type Customer,
+  type CustomerFields,
+  type LikelySame,
+  customer,
+  customerBody,
+  customerChanges,
+  customerFields,
+  fieldsOf,
+} from "./customers/customer";
+export { type CustomerSheet, type CustomerVisit, customerSheet } from "./customers/sheet";
 export { emailField, phoneField, textField } from "./fields";
 export { type ReceiptView, receipt } from "./payments/routes";
 export { MOST_PHOTO_BYTES, PHOTO_TYPES } from "./photos";
 export { PROBLEM_STATUS, problem, type Problem, type ProblemCode } from "./problem";
 export { type Method, type Parsed, type Route, type Sent } from "./route";
 export { routes } from "./routes";
-export { type Found } from "./search/routes";
-export { type BusinessView, businessView } from "./settings/routes";
+export { type Found, type FoundCustomer } from "./search/routes";
+export { type BusinessView, type NewcomerReport, businessView } from "./settings/routes";
 export { type PartOffer, partOffer } from "./sourcing/routes";
 export { type ChangeEvent, changeEvent } from "./system";
+export {
+  DOUBLE_POLICIES,
+  ENCODINGS,
+  MOST_IMPORT_BYTES,
+  ROW_OUTCOMES,
+  type ImportRowView,
+  type ImportView,
+  type RowOutcome,
+} from "./transfer/routes";
 export { vehicleBody } from "./vehicles/routes";
 export { type Vehicle, type VehicleGuess, vehicle, vehicleGuess } from "./vehicles/vehicle";
 export { type DayVisit, type VisitEnvelope, dayVisit, visitEnvelope } from "./visits/routes";

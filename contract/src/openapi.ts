@@ -40,6 +40,16 @@ function describe(operationId: string, route: Route): ZodOpenApiOperationObject 
       ...(headers ? { header: headers } : {}),
     },
     ...(route.body ? { requestBody: { required: true, content: { "application/json": { schema: route.body } } } } : {}),
+    ...(operationId === "startImport"
+      ? {
+          requestBody: {
+            required: true,
+            content: Object.fromEntries(
+              ["text/csv", "text/vcard"].map((type) => [type, { schema: { type: "string" as const } }]),
+            ),
+          },
+        }
+      : {}),
     ...(operationId === "putPhoto"
       ? {
           requestBody: {

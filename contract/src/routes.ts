@@ -6,6 +6,7 @@ import { searchRoutes } from "./search/routes";
 import { settingsRoutes } from "./settings/routes";
 import { sourcingRoutes } from "./sourcing/routes";
 import { systemRoutes } from "./system";
+import { transferRoutes } from "./transfer/routes";
 import { vehicleRoutes } from "./vehicles/routes";
 import { visitRoutes } from "./visits/routes";
 import { workOrderRoutes } from "./workOrders/routes";
@@ -23,4 +24,5 @@ export const routes = {
   ...paymentRoutes,
   ...photoRoutes,
   ...searchRoutes,
+  ...transferRoutes,
 };

@@ -1,7 +1,53 @@
 export { RIGHTS, hasRight, right, type Actor, type Right } from "./access/rights";
 export { redactLibrary, redactSettings, redactWorkOrder } from "./access/redact";
+export {
+  CONTACT_WAYS,
+  CUSTOMER_KINDS,
+  accessNotes,
+  contact,
+  customerDetails,
+  customerEmail,
+  customerPhone,
+  newcomerAnswer,
+  noAccessNotes,
+  noDetails,
+  serviceAddress,
+  textConsent,
+  type AccessNotes,
+  type Contact,
+  type ContactWay,
+  type CustomerDetails,
+  type CustomerEmail,
+  type CustomerKind,
+  type CustomerPhone,
+  type ServiceAddress,
+  type TextConsent,
+} from "./customers/details";
+export { LIKENESSES, isSurelySame, likenesses, type Compared, type Likeness } from "./customers/likeness";
+export { mergedDetails } from "./customers/mergedDetails";
 export { tidyName } from "./customers/personName";
-export { showPhone, toE164 } from "./customers/phone";
+export { readPhone, showPhone } from "./customers/phone";
+export { accessAt, accessLine, mainPhone, mainPlace, mayText, textPhone } from "./customers/reach";
+export { ERASED, visitWithoutPerson, workOrderWithoutPerson } from "./customers/withoutPerson";
+export { soundsLike } from "./customers/soundsLike";
+export { streetKey } from "./customers/street";
+export { IMPORT_FIELDS, guessColumns, type ImportField } from "./transfer/importFields";
+export { readImportRow, type ImportedCar, type ImportedRow } from "./transfer/readImportRow";
+export { matchMarks, type Mark } from "./search/matchMarks";
+export { FEWEST_NEAR, isNearMiss, isOneEditAway, shapesOf } from "./search/nearMiss";
+export { phoneKeys, readSearch, vinKey, type SearchQuery } from "./search/searchQuery";
+export {
+  KEY_KINDS,
+  WORD_FIELDS,
+  searchTerms,
+  type KeyKind,
+  type SearchTerms,
+  type SearchedVehicle,
+  type WordField,
+} from "./search/searchTerms";
+export { fold } from "./search/fold";
+export { wordsOf } from "./search/words";
+export { showPlace } from "./wording/place";
 export { tenThousandths } from "./exact/decimal";
 export { gradeFromMeasurement, openPoints } from "./inspection/grade";
 export { offersForConcerns, offersForFindings, type Offer } from "./inspection/offers";
@@ -15,10 +61,12 @@ export { orderCostCents } from "./sourcing/orderCost";
 export { driveMinutes, milesBetween } from "./schedule/driveMinutes";
 export {
   businessSettings,
+  newcomerSettings,
   type BusinessSettings,
   type ConcernPhrase,
   type InspectionPoint,
   type MoneyRules,
+  type NewcomerSettings,
 } from "./settings/businessSettings";
 export { normalizePlate, type Plate } from "./vehicles/plate";
 export { applyVisitCommand } from "./visits/applyVisitCommand";

@@ -27,6 +27,14 @@ export const SETTINGS: BusinessSettings = {
   phone: "+13605550100",
   home: { street: "4 Ropewalk, Larkhaven, WA 98099", latitude: 48.0378, longitude: -122.6049 },
   streets: STREETS,
+  newcomers: {
+    foundUsBy: ["A friend", "The van on the street", "Web search", "Paper at the ferry", "Another garage"],
+    questions: [
+      { id: "recommended-by", text: "Who recommended us?", choices: [] },
+      { id: "last-work", text: "What was last done to the car, and by whom?", choices: [] },
+      { id: "parking", text: "Where is the car parked?", choices: ["Driveway", "Street", "Garage", "Lot at work"] },
+    ],
+  },
   visitMinutes: [30, 60, 90, 120, 180],
   regions: ["WA", "OR", "ID", "CA", "AK", "MT", "NV", "UT", "BC"],
   rules: {

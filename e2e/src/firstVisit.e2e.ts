@@ -175,11 +175,12 @@ describe.each([
     await servers.startServer();
     await page.goto(`${servers.url}/find`);
     await driver.type(/Name, phone/, caller.phone.replace(/\D/g, "").slice(-7));
-    await page.getByRole("link", { name: new RegExp(`${caller.shown}.*Closed`) }).waitFor();
+    await page.getByRole("link", { name: `Customer ${caller.shown}` }).waitFor();
     await checked(driver, "find");
     await driver.tap(page.getByRole("link", { name: `Customer ${caller.shown}` }));
     await page.getByText(caller.car).first().waitFor();
     await checked(driver, "customer-sheet");
+    await driver.button(/^Past work/);
     await driver.tap(page.getByRole("link", { name: /Work order \d+.*Closed/ }));
     await page
       .getByTestId("part-money")

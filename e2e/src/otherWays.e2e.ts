@@ -53,7 +53,7 @@ describe("a price asked on the phone", () => {
     await page.getByText(/✕ "12" is no phone number/).waitFor();
     await page.reload();
     expect(await page.getByRole("textbox", { name: "Name or business" }).inputValue()).toBe("Tamsin Yarrow");
-    await driver.type("Phone", "360 555 0151");
+    await driver.type("Phone", "360 555 0161");
     await driver.tap(page.getByTestId("save-work"));
     await page.getByRole("heading", { name: "Tamsin Yarrow", level: 1 }).waitFor();
     await page.getByText("No visit yet").waitFor();

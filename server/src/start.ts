@@ -11,9 +11,10 @@ import { defineModels } from "./db/models";
 import { loadDemoIfEmpty } from "./demo/load";
 import { ChangeListener } from "./events/listener";
 import { createApp } from "./http/app";
-import { startWorker } from "./messages/worker";
 import { connectOutside } from "./outside/outside";
+import { startWorker } from "./queue/worker";
 import type { Deps } from "./scope";
+import { indexOutdated } from "./search/indexCustomers";
 
 export interface Running {
   url: string;
@@ -35,6 +36,7 @@ export async function start(config: Config, now: () => Date = () => new Date()):
     log,
   };
   await loadDemoIfEmpty(deps, now());
+  await indexOutdated(db);
   const tries = await SignInTries.create(db);
   const listener = new ChangeListener(config.databaseUrl, log);
   await listener.start();

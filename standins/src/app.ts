@@ -1,5 +1,6 @@
 import { randomInt } from "node:crypto";
 import express, { type Express, type NextFunction, type Request, type Response } from "express";
+import { DIRECTORY, FAR_POSTCODES } from "@mechanon/demo";
 import { z } from "zod";
 import { FAULTS, Switches, faultBody, type Fault, type Service } from "./faults";
 import { escapeHtml, linked, page } from "./html";
@@ -8,7 +9,7 @@ import { registerOf, stockOf, type RegisterEntry, type StockItem } from "./data"
 
 const SLOW_MS = 4000;
 
-/** The outside world in small: plate register, parts supplier, card terminal, messages; each with switchable faults. */
+/** The outside world in small: plate register, parts supplier, card terminal, phone directory, postcodes, messages; each with switchable faults. */
 export function createStandins(
   data: { register: RegisterEntry[]; stock: Map<string, StockItem>; supplier: string; readyInMinutes: number } = {
     register: registerOf(),
@@ -22,6 +23,8 @@ export function createStandins(
   app.use("/register", faulty(switches, "register"), plateRegister(data.register));
   app.use("/supplier", faulty(switches, "supplier"), supplier(data));
   app.use("/terminal", faulty(switches, "terminal"), cardTerminal());
+  app.use("/directory", faulty(switches, "directory"), phoneDirectory());
+  app.use("/postcodes", faulty(switches, "postcodes"), postcodeService());
   const sent: SentMessage[] = [];
   app.use("/messages", faulty(switches, "messages"), messenger(sent));
   app.get("/phone", (req, res) => res.send(phonePage(sent, typeof req.query.to === "string" ? req.query.to : null)));
@@ -72,6 +75,27 @@ function plateRegister(register: RegisterEntry[]): express.Router {
     res.json({
       cars: cars.map(({ vin, plate, color, year, make, model }) => ({ vin, plate, color, year, make, model })),
     });
+  });
+  return router;
+}
+
+function phoneDirectory(): express.Router {
+  const router = express.Router();
+  router.get("/phones/:phone", (req, res) => {
+    const found = DIRECTORY.find(({ phone }) => phone === req.params.phone);
+    if (!found) return void res.json({ entry: null });
+    const { phone: _, ...entry } = found;
+    res.json({ entry });
+  });
+  return router;
+}
+
+function postcodeService(): express.Router {
+  const router = express.Router();
+  router.get("/:postcode", (req, res) => {
+    const wanted = req.params.postcode.replace(/\s/g, "");
+    const towns = FAR_POSTCODES.filter(({ postcode }) => postcode.replace(/\s/g, "") === wanted);
+    res.json({ towns: towns.map(({ town, region }) => ({ town, region })) });
   });
   return router;
 }

@@ -6,6 +6,8 @@ export const FAULTS = {
   supplier: ["none", "slow", "down", "wrongPrice", "outOfStock", "answerLost"],
   terminal: ["none", "slow", "down", "declined", "answerLost"],
   messages: ["none", "slow", "down"],
+  directory: ["none", "slow", "down"],
+  postcodes: ["none", "slow", "down"],
 } as const;
 export type Service = keyof typeof FAULTS;
 export type Fault = (typeof FAULTS)[Service][number];
@@ -13,7 +15,7 @@ export type Fault = (typeof FAULTS)[Service][number];
 /** Asks for a fault: for good, or for the next `times` requests only. */
 export const faultBody = z
   .strictObject({
-    service: z.enum(["register", "supplier", "terminal", "messages"]),
+    service: z.enum(Object.keys(FAULTS) as [Service, ...Service[]]),
     fault: z.string(),
     times: z.coerce.number().int().min(1).max(1000).optional(),
   })

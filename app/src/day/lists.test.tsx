@@ -1,12 +1,8 @@
 import { fireEvent, screen } from "@testing-library/react-native";
 import type { WorkOrderSummary } from "@mechanon/contract";
-import { CustomerSheet } from "../find/CustomerSheet";
-import { FindScreen } from "../find/FindScreen";
-import { useDraft } from "../newWork/draft";
 import { Me } from "../session/Me";
 import { SignIn } from "../session/SignIn";
 import { fakeServer, ME, problemReply, show } from "../testing/harness";
-import { viewSample } from "../testing/samples";
 import { visited } from "../testing/router";
 import { DayRoad } from "./DayRoad";
 import { OpenWork } from "./OpenWork";
@@ -133,60 +129,6 @@ describe("the day", () => {
     await screen.findByText(/No visit on this day/);
     expect(screen.getByText(/^Tomorrow/)).toBeTruthy();
     expect(new Set(server.asked.map(({ path }) => path)).size).toBe(2);
-  });
-});
-
-describe("find", () => {
-  it("asks for what was typed, and shows people and work", async () => {
-    const { customer, vehicle } = viewSample();
-    const server = fakeServer({
-      "GET /api/search": {
-        body: { customers: [{ customer, vehicles: [vehicle] }], workOrders: [order({ waitsFor: null })] },
-      },
-    });
-    show(<FindScreen />);
-    expect(server.asked).toEqual([]);
-    fireEvent.changeText(screen.getByLabelText("Name, phone, plate, VIN or number"), "oyel");
-    fireEvent.press(await screen.findByRole("link", { name: "Customer Maren Oyelaran" }));
-    expect(visited).toEqual(["/customers/customer-1"]);
-    expect(screen.getByText("Closed")).toBeTruthy();
-  });
-  it("says that nothing matches, and what to do", async () => {
-    fakeServer({ "GET /api/search": { body: { customers: [], workOrders: [] } } });
-    show(<FindScreen />);
-    fireEvent.changeText(screen.getByLabelText("Name, phone, plate, VIN or number"), "zzz");
-    await screen.findByText(/Nothing here matches “zzz”/);
-  });
-});
-
-describe("a customer", () => {
-  const { customer, vehicle } = viewSample();
-  const SHEET = `GET /api/customers/${customer.id}`;
-  const sheet = { body: { customer, vehicles: [vehicle], workOrders: [order({})] } };
-  it("starts new work with the only car", async () => {
-    fakeServer({ [SHEET]: sheet });
-    show(<CustomerSheet id={customer.id} />);
-    fireEvent.press(await screen.findByRole("button", { name: "New work order for Maren" }));
-    expect(useDraft.getState().draft).toMatchObject({
-      known: { id: customer.id },
-      car: { kind: "kept", vehicle: { id: vehicle.id } },
-    });
-    expect(visited).toEqual(["/new"]);
-  });
-  it("is changed with its address, and keeps what was typed when the server says no", async () => {
-    const fields = [{ path: "phone", message: "no phone number" }];
-    const server = fakeServer({
-      [SHEET]: sheet,
-      [`PATCH /api/customers/${customer.id}`]: problemReply(422, "request/invalid", "It does not fit.", fields),
-    });
-    show(<CustomerSheet id={customer.id} />);
-    fireEvent.press(await screen.findByRole("button", { name: "Change" }));
-    fireEvent.changeText(screen.getByLabelText("Phone"), "12");
-    fireEvent.changeText(screen.getByLabelText("Town"), "Larkhaven");
-    fireEvent.press(screen.getByRole("button", { name: "Save" }));
-    await screen.findByText("✕ no phone number");
-    expect(screen.getByLabelText("Phone").props).toMatchObject({ value: "12" });
-    expect(server.asked.at(-1)?.body).toMatchObject({ phone: "12", version: 1, place: { town: "Larkhaven" } });
   });
 });
 

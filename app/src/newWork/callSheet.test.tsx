@@ -1,6 +1,6 @@
 import { fireEvent, screen, waitFor } from "@testing-library/react-native";
 import { BUSINESS, fakeServer, problemReply, show, type Asked, type Reply } from "../testing/harness";
-import { viewSample } from "../testing/samples";
+import { customerSample, foundSample, sheetSample, viewSample } from "../testing/samples";
 import { visited } from "../testing/router";
 import { useDraft } from "./draft";
 import { NewWork } from "./NewWork";
@@ -17,15 +17,7 @@ const GUESS = {
   drive: null,
   color: "White",
 };
-const CUSTOMER = {
-  id: "0190a000-0000-7000-8000-00000000000c",
-  name: "Noor Haddad-Bell",
-  phone: "+13605550113",
-  email: null,
-  place: null,
-  taxExempt: false,
-  version: 1,
-};
+const CUSTOMER = customerSample({ id: "0190a000-0000-7000-8000-00000000000c", name: "Noor Haddad-Bell" });
 const CAR = { ...GUESS, id: "0190a000-0000-7000-8000-00000000000d", customerId: CUSTOMER.id, version: 1 };
 const NOTHING_FOUND = { body: { customers: [], workOrders: [] } };
 
@@ -39,6 +31,9 @@ function server(over: Parameters<typeof fakeServer>[0] = {}): ReturnType<typeof 
   const { workOrderId } = useDraft.getState().draft;
   return fakeServer({
     "GET /api/search": NOTHING_FOUND,
+    "POST /api/customers/likely": { body: { likely: [] } },
+    [`GET /api/customers/${CUSTOMER.id}`]: { body: sheetSample({ customer: CUSTOMER, vehicles: [CAR] }) },
+    "GET /api/postcodes/98099": { body: { towns: [] } },
     "GET /api/plates/WA/FRY5083": { body: { guesses: [GUESS], known: null } },
     "POST /api/customers": (asked) => ({ status: 201, body: { ...CUSTOMER, id: (asked.body as { id: string }).id } }),
     "POST /api/vehicles": (asked) => ({ status: 201, body: { ...CAR, ...(asked.body as object) } }),
@@ -71,7 +66,7 @@ it("saves customer, car and work order, each under its own key, and goes to the 
   const { workOrderId, customerId, vehicleId } = useDraft.getState().draft;
   fireEvent.press(screen.getByTestId("save-work"));
   await waitFor(() => expect(visited).toEqual([`/work/${workOrderId}`]));
-  const sent = asked.filter(({ method }) => method === "POST");
+  const sent = asked.filter(({ method, path }) => method === "POST" && !path.endsWith("/likely"));
   expect(sent.map(({ key }) => key)).toEqual([customerId, vehicleId, null]);
   expect(sent[2]?.body).toMatchObject({
     commands: [{ command: { type: "openWorkOrder", customerId, vehicleId, concerns: [{ text: "Brakes grind" }] } }],
@@ -91,7 +86,7 @@ it("keeps what was typed through a lost answer, and sends the same again", async
   const { asked } = server();
   fireEvent.press(screen.getByTestId("save-work"));
   await waitFor(() => expect(visited).toHaveLength(1));
-  const sent = asked.filter(({ method }) => method === "POST");
+  const sent = asked.filter(({ method, path }) => method === "POST" && !path.endsWith("/likely"));
   expect(sent[0]?.key).toBe(customerId);
   expect(sent[2]?.body).toMatchObject({ commands: [{ id: openCommandId }] });
 });
@@ -104,11 +99,13 @@ it("tells what is missing where it is missing, and sends nothing", () => {
   expect(screen.getByText("✕ a name is needed")).toBeTruthy();
   expect(screen.getByText(/✕ an email looks like/)).toBeTruthy();
   expect(screen.getByText(/confirm the car/)).toBeTruthy();
-  expect(asked.filter(({ method }) => method === "POST")).toEqual([]);
+  expect(asked.filter(({ method, path }) => method === "POST" && !path.endsWith("/likely"))).toEqual([]);
 });
 
 it("offers who is known already, with their only car", async () => {
-  server({ "GET /api/search": { body: { customers: [{ customer: CUSTOMER, vehicles: [CAR] }], workOrders: [] } } });
+  server({
+    "GET /api/search": { body: { customers: [foundSample({ customer: CUSTOMER, vehicles: [CAR] })], workOrders: [] } },
+  });
   show(<NewWork />);
   fireEvent.changeText(screen.getByLabelText("Phone"), "555-0113");
   fireEvent.press(await screen.findByRole("button", { name: "Known: Noor Haddad-Bell" }));
@@ -121,7 +118,7 @@ it("offers who is known already, with their only car", async () => {
 it("says whose car a known plate is, and goes on for them", async () => {
   server({
     "GET /api/plates/WA/FRY5083": { body: { guesses: [], known: { vehicle: CAR, customerName: CUSTOMER.name } } },
-    [`GET /api/customers/${CUSTOMER.id}`]: { body: { customer: CUSTOMER, vehicles: [CAR], workOrders: [] } },
+    [`GET /api/customers/${CUSTOMER.id}`]: { body: sheetSample({ customer: CUSTOMER, vehicles: [CAR] }) },
   });
   show(<NewWork />);
   fireEvent.changeText(field("Plate"), "FRY5083");
@@ -239,7 +236,7 @@ it("says that the mechanic is busy, keeps the work order, and books on purpose",
   });
   const { workOrderId, visitId } = useDraft.getState().draft;
   server({
-    [`GET /api/customers/${CUSTOMER.id}`]: { body: { customer: CUSTOMER, vehicles: [CAR], workOrders: [] } },
+    [`GET /api/customers/${CUSTOMER.id}`]: { body: sheetSample({ customer: CUSTOMER, vehicles: [CAR] }) },
     "GET /api/day": { body: { date: "2026-11-23", visits: [] } },
     [`GET /api/work-orders/${workOrderId}`]: { body: viewSample() },
     [`POST /api/visits/${visitId}/commands`]: (asked) => {

@@ -1,9 +1,15 @@
 import { v7 as uuid } from "uuid";
 import { create } from "zustand";
 import { persist } from "zustand/middleware";
-import type { Customer, Vehicle, VehicleGuess } from "@mechanon/contract";
+import type { FoundCustomer, Vehicle, VehicleGuess } from "@mechanon/contract";
 import type { PickedConcern } from "./ConcernPicker";
 import type { Slot } from "./SlotPicker";
+
+/** What the call needs of a customer we know. */
+export type KnownCaller = Pick<
+  FoundCustomer["customer"],
+  "id" | "name" | "phones" | "serviceAddresses" | "billingAddress"
+>;
 
 export type CarWay = "plate" | "vin" | "hand";
 
@@ -16,10 +22,16 @@ export interface Draft {
   openCommandId: string;
   bookCommandId: string;
   /** The caller, when we know them already. */
-  known: Customer | null;
+  known: KnownCaller | null;
   name: string;
   phone: string;
   email: string;
+  /** When they said that texts are welcome. */
+  textsWelcomeAt: string | null;
+  foundUsBy: string | null;
+  newcomerAnswers: { questionId: string; question: string; answer: string }[];
+  /** Likely the same ones that were looked at: another after all. */
+  notTheSameAs: string[];
   street: string;
   town: string;
   region: string;
@@ -51,6 +63,10 @@ function emptyDraft(): Draft {
     name: "",
     phone: "",
     email: "",
+    textsWelcomeAt: null,
+    foundUsBy: null,
+    newcomerAnswers: [],
+    notTheSameAs: [],
     street: "",
     town: "",
     region: "",
@@ -85,7 +101,9 @@ export const useDraft = create<DraftStore>()(
     }),
     {
       name: "mechanon-new-work",
-      version: 1,
+      // A draft of an older shape is let go.
+      version: 2,
+      migrate: () => ({ draft: emptyDraft() }),
     },
   ),
 );

@@ -1,5 +1,5 @@
 import type { DayVisit } from "@mechanon/contract";
-import { SETTINGS_SAMPLE } from "../testing/samples";
+import { SETTINGS_SAMPLE, customerSample } from "../testing/samples";
 import { useDraft } from "./draft";
 import { freeStarts } from "./freeSlots";
 import { readDraft } from "./readDraft";
@@ -62,10 +62,10 @@ describe("a draft", () => {
   it("sends only what is not kept yet, with ids of its own", () => {
     const read = readDraft({ ...draft, car: { kind: "new", guess } });
     expect(read.bodies).toMatchObject({
-      customer: { id: draft.customerId, place: null },
+      customer: { id: draft.customerId, serviceAddresses: [] },
       vehicle: { id: draft.vehicleId, customerId: draft.customerId, make: "Shoreline" },
     });
-    const known = { id: "c", name: "Known", phone: null, email: null, place: null, taxExempt: false, version: 1 };
+    const known = customerSample({ id: "c", name: "Known" });
     const kept = readDraft({
       ...draft,
       known,

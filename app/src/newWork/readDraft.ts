@@ -1,4 +1,4 @@
-import type { Place } from "@mechanon/core";
+import { mainPlace, type Place } from "@mechanon/core";
 import { customerBody, vehicleBody } from "@mechanon/contract";
 import type { z } from "zod";
 import { isNowhere } from "../work/nowhere";
@@ -20,14 +20,12 @@ export function readDraft(draft: Draft): { bodies: DraftBodies; faults: null } |
   const faults: DraftFaults = {};
   const place = placeOf(draft);
   const customerId = draft.known?.id ?? draft.customerId;
-  const customer = draft.known
-    ? null
-    : { id: customerId, name: draft.name, phone: draft.phone, email: draft.email, place };
+  const customer = draft.known ? null : customerOf(draft, place);
   if (customer) {
     const parsed = customerBody.safeParse(customer);
     for (const issue of parsed.error?.issues ?? []) {
-      const field = issue.path[0];
-      if (field === "name" || field === "phone" || field === "email") faults[field] ??= issue.message;
+      const field = FIELD_OF[String(issue.path[0])];
+      if (field) faults[field] ??= issue.message;
     }
   }
   if (!draft.car) faults.car = "confirm the car, so that prices and parts hang on the right one";
@@ -39,13 +37,40 @@ export function readDraft(draft: Draft): { bodies: DraftBodies; faults: null } |
       vehicle,
       customerId,
       vehicleId: draft.car.kind === "kept" ? draft.car.vehicle.id : draft.vehicleId,
-      place: draft.known?.place ?? place,
+      place: draft.known ? (mainPlace(draft.known) ?? place) : place,
     },
     faults: null,
   };
 }
 
-function placeOf({ street, town, region, postcode, latitude, longitude }: Draft): Place | null {
-  const place = { street, town, region, postcode, latitude, longitude };
+const FIELD_OF: Readonly<Record<string, "name" | "phone" | "email">> = {
+  name: "name",
+  phones: "phone",
+  emails: "email",
+};
+
+function customerOf(draft: Draft, place: Place | null): z.input<typeof customerBody> {
+  const { customerId: id, name, phone, email, textsWelcomeAt: at, foundUsBy, newcomerAnswers, notTheSameAs } = draft;
+  return {
+    id,
+    name,
+    phones: phone.trim() === "" ? [] : [{ number: phone, label: "Mobile" }],
+    emails: email.trim() === "" ? [] : [{ address: email }],
+    textConsent: at ? { given: true, at, how: "Said so on the phone" } : null,
+    // The same place of the same draft has the same id, however often it is sent.
+    serviceAddresses: place ? [{ id, label: "Home", place }] : [],
+    foundUsBy,
+    newcomerAnswers,
+    notTheSameAs,
+  };
+}
+
+/** The address as far as it is typed. */
+export function placeTyped({ street, town, region, postcode, latitude, longitude }: Draft): Place {
+  return { street, town, region, postcode, latitude, longitude };
+}
+
+function placeOf(draft: Draft): Place | null {
+  const place = placeTyped(draft);
   return isNowhere(place) ? null : place;
 }

@@ -4,7 +4,7 @@ import { useRef, useState } from "react";
 import { Linking, StyleSheet, View } from "react-native";
 import { FileText, Smartphone } from "../ui/icons";
 import { v7 as uuid } from "uuid";
-import { showPhone, visitStanding } from "@mechanon/core";
+import { mayText, showPhone, textPhone, visitStanding } from "@mechanon/core";
 import { routes } from "@mechanon/contract";
 import { addressOf, call } from "../api/call";
 import { errorWords } from "../api/problem";
@@ -49,7 +49,7 @@ export function ReceiptScreen({ id }: { id: string }) {
     if (here) sendVisitCommand(here.id, id, { type: "leave" });
     router.navigate("/");
   };
-  const phone = view?.customer.phone;
+  const phone = view && mayText(view.customer) ? textPhone(view.customer) : null;
   const texts = view?.messages.filter(({ text }) => text.includes("/r/")) ?? [];
   const last = texts.at(-1);
   const foot = (
@@ -65,7 +65,13 @@ export function ReceiptScreen({ id }: { id: string }) {
         icon={Smartphone}
         busy={busy}
         disabled={!phone}
-        label={phone ? `Text it to ${showPhone(phone)}` : "No phone to text to"}
+        label={
+          phone
+            ? `Text it to ${showPhone(phone)}`
+            : view && !mayText(view.customer)
+              ? "They want no texts"
+              : "No phone to text to"
+        }
         onPress={() => void sendText()}
         testID="text-receipt"
       />

@@ -1,4 +1,5 @@
 import { useQueryClient } from "@tanstack/react-query";
+import { useRouter } from "expo-router";
 import { useState } from "react";
 import { Linking, View } from "react-native";
 import { routes } from "@mechanon/contract";
@@ -14,7 +15,7 @@ import { Notice } from "../ui/Notice";
 import { Screen } from "../ui/Screen";
 import { SPACE } from "../ui/theme";
 import { Words } from "../ui/Words";
-import { useBusiness, useMe } from "./useSession";
+import { useBusiness, useMe, useRight } from "./useSession";
 
 const FACES = [
   { value: "auto", label: "Like the device" },
@@ -26,6 +27,8 @@ const FACES = [
 export function Me() {
   const { me } = useMe();
   const business = useBusiness();
+  const router = useRouter();
+  const mayChangeSettings = useRight("settings");
   const queries = useQueryClient();
   const { choice, choose } = useFaceChoice();
   const [fault, setFault] = useState<string | null>(null);
@@ -55,6 +58,13 @@ export function Me() {
           </Words>
           <Button label="Customers' phones" onPress={() => void Linking.openURL(business.simulated?.messages ?? "")} />
           <Button label="Switches" onPress={() => void Linking.openURL(business.simulated?.switches ?? "")} />
+        </View>
+      ) : null}
+      {mayChangeSettings ? (
+        <View style={{ gap: SPACE.s }}>
+          <Heading level={2}>The business</Heading>
+          <Button label="What newcomers are asked" onPress={() => router.navigate("/settings/newcomers")} />
+          <Button label="Bring in or take out customers" onPress={() => router.navigate("/transfer")} />
         </View>
       ) : null}
       <Heading level={2}>Leaving</Heading>

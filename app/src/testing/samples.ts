@@ -1,5 +1,5 @@
-import type { BusinessSettings, LibraryJob, WorkOrderState } from "@mechanon/core";
-import type { WorkOrderView } from "@mechanon/contract";
+import { noDetails, type BusinessSettings, type LibraryJob, type WorkOrderState } from "@mechanon/core";
+import type { Customer, CustomerSheet, FoundCustomer, WorkOrderView } from "@mechanon/contract";
 
 /** Small made-up settings for tests of the app. */
 export const SETTINGS_SAMPLE: BusinessSettings = {
@@ -16,6 +16,13 @@ export const SETTINGS_SAMPLE: BusinessSettings = {
     },
     { name: "Harbor Steps", town: "Larkhaven", region: "WA", postcode: "98099", latitude: 48.03, longitude: -122.61 },
   ],
+  newcomers: {
+    foundUsBy: ["A friend", "Web search"],
+    questions: [
+      { id: "last-work", text: "What was last done?", choices: [] },
+      { id: "parking", text: "Where is it parked?", choices: ["Driveway", "Street"] },
+    ],
+  },
   visitMinutes: [60],
   regions: ["WA"],
   rules: {
@@ -84,15 +91,7 @@ export function viewSample(over: Partial<WorkOrderView> = {}): WorkOrderView {
     number: 1001,
     revision: 1,
     state: stateSample(),
-    customer: {
-      id: "customer-1",
-      name: "Maren Oyelaran",
-      phone: "+13605550111",
-      email: null,
-      place: null,
-      taxExempt: false,
-      version: 1,
-    },
+    customer: customerSample(),
     vehicle: {
       id: "car-1",
       customerId: "customer-1",
@@ -113,4 +112,32 @@ export function viewSample(over: Partial<WorkOrderView> = {}): WorkOrderView {
     pendingCharges: [],
     ...over,
   };
+}
+
+export function customerSample(over: Partial<Customer> = {}): Customer {
+  return {
+    id: "customer-1",
+    kind: "person",
+    name: "Maren Oyelaran",
+    ...noDetails(),
+    phones: [{ number: "+13605550111", extension: null, label: "Mobile" }],
+    version: 1,
+    createdAt: "2026-01-05T16:00:00.000Z",
+    erasedAt: null,
+    ...over,
+  };
+}
+
+/** A customer with one car and nothing else. */
+export function sheetSample(over: Partial<CustomerSheet> = {}): CustomerSheet {
+  const { customer, vehicle } = viewSample();
+  return {
+    customer, vehicles: [vehicle], openWork: [], comingVisits: [], lastVisits: [], owedCents: 0, later: [], messages: [],
+    pastWork: [], pastWorkCount: 0, merges: [], ...over,
+  }; // prettier-ignore
+}
+
+export function foundSample(over: Partial<FoundCustomer> = {}): FoundCustomer {
+  const { customer, vehicle } = viewSample();
+  return { customer, vehicles: [vehicle], vehicleCount: 1, openWork: [], foundBy: [], ...over };
 }

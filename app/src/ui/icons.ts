@@ -14,6 +14,7 @@ export { default as CreditCard } from "lucide-react-native/icons/credit-card";
 export { default as Eye } from "lucide-react-native/icons/eye";
 export { default as FileText } from "lucide-react-native/icons/file-text";
 export { default as Info } from "lucide-react-native/icons/info";
+export { default as Mail } from "lucide-react-native/icons/mail";
 export { default as MapPin } from "lucide-react-native/icons/map-pin";
 export { default as MessageSquare } from "lucide-react-native/icons/message-square";
 export { default as Milestone } from "lucide-react-native/icons/milestone";

@@ -1,8 +1,9 @@
 import { useRouter } from "expo-router";
-import { Linking, StyleSheet, View } from "react-native";
-import { MapPin, MessageSquare, Phone, UserRound } from "../ui/icons";
-import { priceWorkOrder, showMoney, showPhone } from "@mechanon/core";
+import { StyleSheet, View } from "react-native";
+import { MapPin, UserRound } from "../ui/icons";
+import { accessAt, mainPlace, priceWorkOrder, showMoney, showPlace } from "@mechanon/core";
 import type { BusinessView, WorkOrderView } from "@mechanon/contract";
+import { ContactLinks } from "../customers/ContactLinks";
 import { useRight } from "../session/useSession";
 import { Button } from "../ui/Button";
 import { useColors } from "../ui/face";
@@ -17,20 +18,9 @@ export function Context({ view, isWide }: { view: WorkOrderView; business: Busin
   const colors = useColors();
   const { customer, vehicle, state } = view;
   const seesCost = useRight("seeCost");
-  const phone = customer.phone;
   const links = (
     <View style={styles.links}>
-      {phone ? (
-        <Button
-          kind="quiet"
-          icon={Phone}
-          label={isWide ? showPhone(phone) : "Call"}
-          onPress={() => void Linking.openURL(`tel:${phone}`)}
-        />
-      ) : null}
-      {phone ? (
-        <Button kind="quiet" icon={MessageSquare} label="Text" onPress={() => void Linking.openURL(`sms:${phone}`)} />
-      ) : null}
+      <ContactLinks customer={customer} short={!isWide} />
       <Button
         kind="quiet"
         icon={UserRound}
@@ -40,7 +30,8 @@ export function Context({ view, isWide }: { view: WorkOrderView; business: Busin
     </View>
   );
   if (!isWide) return links;
-  const { place } = customer;
+  const place = view.visits.at(-1)?.place ?? mainPlace(customer);
+  const access = place ? accessAt(customer, place) : "";
   const profit = priceWorkOrder(state, "all").profit;
   const facts = [
     ["VIN", vehicle.vin],
@@ -57,9 +48,11 @@ export function Context({ view, isWide }: { view: WorkOrderView; business: Busin
       {place ? (
         <View style={styles.place}>
           <MapPin size={20} color={colors.ink} />
-          <Words style={styles.grow}>{`${place.street}, ${place.town}, ${place.region} ${place.postcode}`}</Words>
+          <Words style={styles.grow}>{showPlace(place)}</Words>
         </View>
       ) : null}
+      {access ? <Words strong>{access}</Words> : null}
+      {customer.usualPayer ? <Words>{`${customer.usualPayer.name} usually pays`}</Words> : null}
       <Heading level={2}>The car</Heading>
       {facts.map(([name, value]) => (
         <View key={name}>

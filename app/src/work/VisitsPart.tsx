@@ -1,7 +1,7 @@
 import { useState } from "react";
 import { StyleSheet, View } from "react-native";
 import { v7 as uuid } from "uuid";
-import { showMoment, showTime, visitStanding, type VisitState } from "@mechanon/core";
+import { mainPlace, showMoment, showTime, visitStanding, type VisitState } from "@mechanon/core";
 import type { BusinessView, WorkOrderView } from "@mechanon/contract";
 import { useNow, useToday } from "../day/useDay";
 import { SlotPicker, type Slot } from "../newWork/SlotPicker";
@@ -27,7 +27,7 @@ export function VisitsPart({ view, business }: { view: WorkOrderView; business: 
   const [isBooking, setBooking] = useState(live.length === 0);
   const [slot, setSlot] = useState<Slot | null>(null);
   const book = (chosen: Slot): void => {
-    const place = view.visits.at(-1)?.place ?? view.customer.place ?? nowhere();
+    const place = view.visits.at(-1)?.place ?? mainPlace(view.customer) ?? nowhere();
     sendVisitCommand(uuid(), view.state.id, {
       type: "bookVisit",
       workOrderIds: [view.state.id],

@@ -1,63 +1,45 @@
 import { z } from "zod";
-import { place, tidyName } from "@mechanon/core";
-import { emailField, idField, idParams, phoneField, textField } from "../fields";
+import { idField, idParams, pageQuery, textField } from "../fields";
 import { route } from "../route";
-import { vehicle } from "../vehicles/vehicle";
 import { workOrderSummary } from "../workOrders/summary";
-
-const placeBody = z.strictObject({
-  street: textField(200),
-  town: textField(100),
-  region: textField(40),
-  postcode: textField(20),
-  latitude: z.number().min(-90).max(90).nullable(),
-  longitude: z.number().min(-180).max(180).nullable(),
-});
-
-/** A new customer: a name is enough. */
-export const customerBody = z.strictObject({
-  id: idField,
-  name: textField(300).min(1, "a name is needed").transform(tidyName),
-  phone: phoneField,
-  email: emailField,
-  place: placeBody.nullable(),
-});
-export const customerChanges = customerBody.omit({ id: true }).extend({ version: z.number().int().min(1) });
-
-export const customer = z
-  .object({
-    id: z.string(),
-    name: z.string(),
-    phone: z.string().nullable(),
-    email: z.string().nullable(),
-    place: place.nullable(),
-    taxExempt: z.boolean(),
-    version: z.number().int(),
-  })
-  .meta({ id: "Customer" });
-export type Customer = z.infer<typeof customer>;
-
-export const customerSheet = z.object({ customer, vehicles: z.array(vehicle), workOrders: z.array(workOrderSummary) });
-export type CustomerSheet = z.infer<typeof customerSheet>;
+import { customer, customerBody, customerChanges, likelySame } from "./customer";
+import { customerSheet } from "./sheet";
 
 export const customerRoutes = {
   createCustomer: route({
     method: "post",
     path: "/api/customers",
     area: "customers",
-    summary: "Make a customer",
+    summary: "Make a customer; refused when a phone or email is kept for somebody not named in notTheSameAs",
     keyed: true,
     body: customerBody,
     answer: customer,
     status: 201,
   }),
+  likelyCustomers: route({
+    method: "post",
+    path: "/api/customers/likely",
+    area: "customers",
+    summary: "Customers who may be the one being typed, and why",
+    body: customerBody.extend({ id: idField.optional(), name: textField(300) }),
+    answer: z.object({ likely: z.array(likelySame) }),
+  }),
   getCustomer: route({
     method: "get",
     path: "/api/customers/:id",
     area: "customers",
-    summary: "A customer with cars and work",
+    summary: "A customer with cars, visits, work, money and messages; one that was merged leads to the kept one",
     params: idParams,
     answer: customerSheet,
+  }),
+  customerWork: route({
+    method: "get",
+    path: "/api/customers/:id/work",
+    area: "customers",
+    summary: "A page of a customer's past work, newest first",
+    params: idParams,
+    query: z.object(pageQuery),
+    answer: z.object({ workOrders: z.array(workOrderSummary) }),
   }),
   changeCustomer: route({
     method: "patch",
@@ -67,5 +49,60 @@ export const customerRoutes = {
     params: idParams,
     body: customerChanges,
     answer: customer,
+  }),
+  mergeCustomers: route({
+    method: "post",
+    path: "/api/customers/:id/merges",
+    area: "customers",
+    summary: "Make another record part of this one, with its cars and work; can be undone for 30 days",
+    keyed: true,
+    params: idParams,
+    body: z.strictObject({ mergedId: idField }),
+    answer: z.object({ mergeId: z.string(), undoUntil: z.string() }),
+    status: 201,
+  }),
+  undoMerge: route({
+    method: "post",
+    path: "/api/merges/:id/undo",
+    area: "customers",
+    summary: "Part two records again",
+    params: idParams,
+    answer: z.object({ keptId: z.string(), mergedId: z.string(), detailsRestored: z.boolean() }),
+  }),
+  exportCustomer: route({
+    method: "get",
+    path: "/api/customers/:id/everything",
+    area: "customers",
+    summary: "All that is known about one customer, as JSON",
+    params: idParams,
+  }),
+  eraseCustomer: route({
+    method: "post",
+    path: "/api/customers/:id/erase",
+    area: "customers",
+    summary: "Take away all that tells who it was; bills stay, without the person",
+    params: idParams,
+    body: z.strictObject({ version: z.number().int().min(1) }),
+    answer: z.object({ billsKept: z.number().int(), carsRemoved: z.number().int(), photosRemoved: z.number().int() }),
+  }),
+  lookUpPhone: route({
+    method: "get",
+    path: "/api/directory/:phone",
+    area: "customers",
+    summary: "Whose phone the directory says it is",
+    params: z.object({ phone: z.string().min(1).max(60) }),
+    answer: z.object({
+      entry: z
+        .object({ name: z.string(), street: z.string(), town: z.string(), region: z.string(), postcode: z.string() })
+        .nullable(),
+    }),
+  }),
+  lookUpPostcode: route({
+    method: "get",
+    path: "/api/postcodes/:postcode",
+    area: "customers",
+    summary: "Towns of a postcode",
+    params: z.object({ postcode: z.string().min(1).max(20) }),
+    answer: z.object({ towns: z.array(z.object({ town: z.string(), region: z.string() })) }),
   }),
 };

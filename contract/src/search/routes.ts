@@ -1,11 +1,29 @@
 import { z } from "zod";
 import { route } from "../route";
-import { customer } from "../customers/routes";
+import { customer } from "../customers/customer";
 import { vehicle } from "../vehicles/vehicle";
 import { workOrderSummary } from "../workOrders/summary";
 
+/** Something of a customer that matched and is not among what a line shows anyway. */
+export const foundBy = z.object({
+  what: z.enum(["contact", "phone", "email", "street", "vin"]),
+  text: z.string(),
+});
+
+/** A customer found, with what a line says at a glance. */
+export const foundCustomer = z.object({
+  customer: customer.pick({ id: true, kind: true, name: true, phones: true, serviceAddresses: true, billingAddress: true }), // prettier-ignore
+  vehicles: z.array(vehicle),
+  vehicleCount: z.number().int(),
+  openWork: z.array(
+    workOrderSummary.pick({ id: true, number: true, waitsFor: true, dueCents: true, vehicleName: true }),
+  ),
+  foundBy: z.array(foundBy),
+});
+export type FoundCustomer = z.infer<typeof foundCustomer>;
+
 export const found = z.object({
-  customers: z.array(z.object({ customer, vehicles: z.array(vehicle) })),
+  customers: z.array(foundCustomer),
   workOrders: z.array(workOrderSummary),
 });
 export type Found = z.infer<typeof found>;
@@ -15,7 +33,7 @@ export const searchRoutes = {
     method: "get",
     path: "/api/search",
     area: "search",
-    summary: "Customers, cars and work orders by name, phone, plate, VIN or number",
+    summary: "Customers by any name, phone, email, street, plate or VIN, and work orders by number; best first",
     query: z.object({ q: z.string().max(500) }),
     answer: found,
   }),

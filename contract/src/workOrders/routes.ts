@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { REFUSAL_CODES, clientWorkOrderCommand, visitState, workOrderState } from "@mechanon/core";
 import { idField, idParams } from "../fields";
-import { customer } from "../customers/routes";
+import { customer } from "../customers/customer";
 import { route } from "../route";
 import { vehicle } from "../vehicles/vehicle";
 import { workOrderSummary } from "./summary";

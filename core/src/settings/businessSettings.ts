@@ -38,6 +38,20 @@ export const moneyRules = z.object({
 });
 export type MoneyRules = z.infer<typeof moneyRules>;
 
+/** What the owner wants to know of newcomers: how they found us, and questions of the owner's own. */
+export const newcomerSettings = z.object({
+  foundUsBy: z.array(z.string()),
+  questions: z.array(
+    z.object({
+      id: z.string(),
+      text: z.string(),
+      /** Answers to choose from; empty: the answer is typed. */
+      choices: z.array(z.string()),
+    }),
+  ),
+});
+export type NewcomerSettings = z.infer<typeof newcomerSettings>;
+
 export const businessSettings = z.object({
   rules: moneyRules,
   inspection: z.array(inspectionPoint),
@@ -55,6 +69,7 @@ export const businessSettings = z.object({
       longitude: z.number(),
     }),
   ),
+  newcomers: newcomerSettings,
   visitMinutes: z.array(z.number().int().positive()),
   regions: z.array(z.string()),
 });

@@ -45,6 +45,7 @@ export const SETTINGS: BusinessSettings = {
   phone: "",
   home: { street: "", latitude: 0, longitude: 0 },
   streets: [],
+  newcomers: { foundUsBy: [], questions: [] },
   visitMinutes: [60],
   regions: ["WA"],
   inspection: POINTS,

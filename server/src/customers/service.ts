@@ -1,27 +1,75 @@
+import { customerDetails, type CustomerDetails } from "@mechanon/core";
+import type { Customer, customerBody, customerChanges } from "@mechanon/contract";
+import type { Sequelize, Transaction } from "sequelize";
 import type { z } from "zod";
-import type { Customer, CustomerSheet, customerBody } from "@mechanon/contract";
-import type { Transaction } from "sequelize";
-import { CustomerRow, VehicleRow, WorkOrderRow } from "../db/models";
+import { CustomerRow } from "../db/models";
 import { AppError } from "../http/errors";
 import type { Scope } from "../scope";
-import { toVehicle } from "../vehicles/toVehicle";
-import { summarize } from "../workOrders/summaries";
+import { indexCustomers } from "../search/indexCustomers";
+import { likelyCustomers } from "./likely";
+import { toCustomer } from "./toCustomer";
 
-type CustomerBody = z.output<typeof customerBody>;
-
-export function toCustomer({ id, name, phone, email, place, taxExempt, version }: CustomerRow): Customer {
-  return { id, name, phone, email, place, taxExempt, version };
-}
-
-export async function createCustomer(scope: Scope, body: CustomerBody, transaction: Transaction): Promise<Customer> {
+/**
+ * Keeps a new customer.
+ * @throws {AppError} `customer/kept-already` when a phone or email belongs to somebody the person was not shown yet.
+ */
+export async function createCustomer(
+  db: Sequelize,
+  scope: Scope,
+  body: z.output<typeof customerBody>,
+  transaction: Transaction,
+): Promise<Customer> {
+  const details = customerDetails.parse(body);
+  await holdReaches(db, scope, details, transaction);
+  await refuseDouble(db, scope, body, transaction);
+  const { id, kind, name } = body;
   const row = await CustomerRow.create(
-    { ...body, businessId: scope.businessId, version: 1, taxExempt: false },
+    { businessId: scope.businessId, id, kind, name, details, version: 1 },
     { transaction },
   );
+  await indexCustomers(db, scope.businessId, [id], transaction);
   return toCustomer(row);
 }
 
-/** @throws {AppError} `customer/not-found`, also for another business's customer. */
+/** Two people saving one new phone at once take turns, so that the second is told of the first. */
+async function holdReaches(
+  db: Sequelize,
+  { businessId }: Scope,
+  { phones, emails }: CustomerDetails,
+  transaction: Transaction,
+): Promise<void> {
+  const reaches = [...phones.map(({ number }) => number), ...emails.map(({ address }) => address.toLowerCase())].sort();
+  for (const reach of reaches)
+    await db.query("select pg_advisory_xact_lock(hashtextextended($1, 1))", {
+      bind: [`${businessId}/${reach}`],
+      transaction,
+    });
+}
+
+async function refuseDouble(
+  db: Sequelize,
+  scope: Scope,
+  body: z.output<typeof customerBody>,
+  transaction: Transaction,
+): Promise<void> {
+  const likely = await likelyCustomers(db, scope, body, transaction);
+  const double = likely.find(
+    ({ customer, likenesses }) =>
+      !body.notTheSameAs.includes(customer.id) && likenesses.some((why) => why === "phone" || why === "email"),
+  );
+  if (!double) return;
+  const what = double.likenesses.includes("phone") ? "phone" : "email";
+  throw new AppError(
+    "customer/kept-already",
+    `This ${what} is kept for ${double.customer.name} already. Nothing was saved, and what you typed is still here; go on with ${double.customer.name}, or save as somebody else.`,
+    { fields: [{ path: what === "phone" ? "phones" : "emails", message: `kept for ${double.customer.name}` }] },
+  );
+}
+
+/**
+ * A customer of this business; one that became part of another leads to that one.
+ * @throws {AppError} `customer/not-found`, also for another business's customer.
+ */
 export async function findCustomer(
   { businessId }: Pick<Scope, "businessId">,
   id: string,
@@ -30,38 +78,34 @@ export async function findCustomer(
   const row = await CustomerRow.findOne({ where: { businessId, id }, transaction });
   if (!row)
     throw new AppError("customer/not-found", "This customer is not kept here. Search for the name or the phone.");
-  return row;
+  return row.mergedInto ? findCustomer({ businessId }, row.mergedInto, transaction) : row;
 }
 
-/** @throws {AppError} `version/changed` when somebody else changed it meanwhile. */
+/**
+ * @throws {AppError} `version/changed` when somebody else changed it meanwhile, `customer/erased` when nothing is left
+ * to change.
+ */
 export async function changeCustomer(
+  db: Sequelize,
   scope: Scope,
   id: string,
-  { version, ...changes }: Omit<CustomerBody, "id"> & { version: number },
+  { version, ...changes }: z.output<typeof customerChanges>,
 ): Promise<Customer> {
-  await findCustomer(scope, id);
-  const [count] = await CustomerRow.update(
-    { ...changes, version: version + 1 },
-    { where: { businessId: scope.businessId, id, version } },
-  );
-  if (count === 0)
-    throw new AppError(
-      "version/changed",
-      "Somebody else changed this customer meanwhile. What you typed is still here; load the newest and compare.",
-    );
-  return toCustomer(await findCustomer(scope, id));
-}
-
-export async function customerSheet(scope: Scope, id: string): Promise<CustomerSheet> {
   const { businessId } = scope;
-  const customer = await findCustomer(scope, id);
-  const [vehicles, orders] = await Promise.all([
-    VehicleRow.findAll({ where: { businessId, customerId: id }, order: ["year", "id"] }),
-    WorkOrderRow.findAll({ where: { businessId, customerId: id }, order: [["openedAt", "DESC"]] }),
-  ]);
-  return {
-    customer: toCustomer(customer),
-    vehicles: vehicles.map(toVehicle),
-    workOrders: await summarize(scope, orders),
-  };
+  return db.transaction(async (transaction) => {
+    if ((await findCustomer(scope, id, transaction)).erasedAt)
+      throw new AppError("customer/erased", "This customer was erased; only the bills are left. Make a new customer.");
+    const { kind, name } = changes;
+    const [count] = await CustomerRow.update(
+      { kind, name, details: customerDetails.parse(changes), version: version + 1 },
+      { where: { businessId, id, version }, transaction },
+    );
+    if (count === 0)
+      throw new AppError(
+        "version/changed",
+        "Somebody else changed this customer meanwhile. What you typed is still here; load the newest and compare.",
+      );
+    await indexCustomers(db, businessId, [id], transaction);
+    return toCustomer(await findCustomer(scope, id, transaction));
+  });
 }

@@ -8,8 +8,17 @@ import {
   type ModelStatic,
   type Sequelize,
 } from "sequelize";
-import type { BusinessSettings, LibraryJob, Place, Right, VisitState, Wait, WorkOrderState } from "@mechanon/core";
-import type { CommandOutcome } from "@mechanon/contract";
+import type {
+  BusinessSettings,
+  CustomerDetails,
+  CustomerKind,
+  LibraryJob,
+  Right,
+  VisitState,
+  Wait,
+  WorkOrderState,
+} from "@mechanon/core";
+import type { CommandOutcome, ImportView, RowOutcome } from "@mechanon/contract";
 import { requireBusiness } from "./tenantModel";
 
 type Attributes<M extends Model> = InferAttributes<M>;
@@ -36,12 +45,28 @@ export class Person extends Model<InferAttributes<Person>, InferCreationAttribut
 export class CustomerRow extends Model<InferAttributes<CustomerRow>, InferCreationAttributes<CustomerRow>> {
   declare businessId: string;
   declare id: string;
+  declare kind: CustomerKind;
   declare name: string;
-  declare phone: string | null;
-  declare email: string | null;
-  declare place: Place | null;
-  declare taxExempt: CreationOptional<boolean>;
+  declare details: CustomerDetails;
   declare version: CreationOptional<number>;
+  /** The record this one became part of. */
+  declare mergedInto: CreationOptional<string | null>;
+  declare erasedAt: CreationOptional<Date | null>;
+  declare createdAt: CreationOptional<Date>;
+  declare searchVersion: CreationOptional<number>;
+}
+export class CustomerMerge extends Model<InferAttributes<CustomerMerge>, InferCreationAttributes<CustomerMerge>> {
+  declare businessId: string;
+  declare id: string;
+  declare keptId: string;
+  declare mergedId: string;
+  declare mergedBy: string;
+  declare mergedAt: Date;
+  declare undoneAt: CreationOptional<Date | null>;
+  declare vehicleIds: string[];
+  declare workOrderIds: string[];
+  declare keptBefore: { kind: CustomerKind; name: string; details: CustomerDetails };
+  declare keptVersion: number;
 }
 export class VehicleRow extends Model<InferAttributes<VehicleRow>, InferCreationAttributes<VehicleRow>> {
   declare businessId: string;
@@ -78,6 +103,8 @@ export class WorkOrderRow extends Model<InferAttributes<WorkOrderRow>, InferCrea
   declare waitsSince: Date;
   declare totalCents: number;
   declare dueCents: number;
+  /** Jobs put off. */
+  declare laterCount: number;
   declare openConflicts: number;
   declare openedAt: Date;
 }
@@ -141,6 +168,42 @@ export class Message extends Model<InferAttributes<Message>, InferCreationAttrib
   declare sentAt: CreationOptional<Date | null>;
 }
 
+export class ImportRow extends Model<InferAttributes<ImportRow>, InferCreationAttributes<ImportRow>> {
+  declare businessId: string;
+  declare importId: string;
+  declare row: number;
+  declare cells: string[];
+  declare outcome: CreationOptional<RowOutcome | null>;
+  declare name: CreationOptional<string>;
+  declare remarks: CreationOptional<string[]>;
+  declare joinsRow: CreationOptional<number | null>;
+  declare customerId: CreationOptional<string | null>;
+  declare chosen: CreationOptional<boolean>;
+  declare applied: CreationOptional<boolean>;
+  declare vehicleId: CreationOptional<string | null>;
+  /** The details a filled customer had. */
+  declare before: CreationOptional<CustomerDetails | null>;
+  declare versionAfter: CreationOptional<number | null>;
+}
+export class ImportFile extends Model<InferAttributes<ImportFile>, InferCreationAttributes<ImportFile>> {
+  declare businessId: string;
+  declare id: string;
+  declare fileName: string;
+  declare bytes: Buffer;
+  declare format: "csv" | "vcard";
+  declare status: ImportView["status"];
+  declare encoding: string;
+  declare columns: ImportView["columns"];
+  declare mapping: ImportView["mapping"];
+  declare doubles: ImportView["doubles"];
+  declare rowCount: CreationOptional<number>;
+  declare doneCount: CreationOptional<number>;
+  declare keptByUndo: CreationOptional<number | null>;
+  declare problem: CreationOptional<string | null>;
+  declare personId: string;
+  declare createdAt: CreationOptional<Date>;
+}
+
 const { UUID, TEXT, INTEGER, BIGINT, BOOLEAN, JSONB, DATE, BLOB, ARRAY } = DataTypes;
 // Each use needs an object of its own: Sequelize writes the column name into it.
 const key = () => ({ type: UUID, primaryKey: true }) as const;
@@ -149,6 +212,7 @@ const maybeText = TEXT;
 // Sequelize writes NULL for what is left out, so the defaults stand here as well as in the migration.
 const no = () => ({ type: BOOLEAN, defaultValue: false }) as const;
 const one = () => ({ type: INTEGER, defaultValue: 1 }) as const;
+const none = () => ({ type: INTEGER, defaultValue: 0 }) as const;
 const now = () => ({ type: DATE, defaultValue: DataTypes.NOW }) as const;
 /** The first work order of a business. */
 const FIRST_NUMBER = 1001;
@@ -180,13 +244,37 @@ export function defineModels(sequelize: Sequelize): void {
   tenant(sequelize, CustomerRow, "customers", {
     businessId: key(),
     id: key(),
+    kind: text(),
     name: text(),
-    phone: maybeText,
-    email: maybeText,
-    place: JSONB,
-    taxExempt: no(),
+    details: JSONB,
     version: one(),
+    mergedInto: UUID,
+    erasedAt: DATE,
+    createdAt: now(),
+    searchVersion: { type: INTEGER, defaultValue: 0 },
   });
+  tenant(sequelize, CustomerMerge, "customer_merges", {
+    businessId: key(),
+    id: key(),
+    keptId: UUID,
+    mergedId: UUID,
+    mergedBy: UUID,
+    mergedAt: DATE,
+    undoneAt: DATE,
+    vehicleIds: ARRAY(UUID),
+    workOrderIds: ARRAY(UUID),
+    keptBefore: JSONB,
+    keptVersion: INTEGER,
+  });
+  tenant(sequelize, ImportFile, "imports", {
+    businessId: key(), id: key(), fileName: text(), bytes: BLOB, format: text(), status: text(), encoding: text(), columns: JSONB, mapping: JSONB, doubles: text(),
+    rowCount: none(), doneCount: none(), keptByUndo: INTEGER, problem: maybeText, personId: UUID, createdAt: now(),
+  }); // prettier-ignore
+  tenant(sequelize, ImportRow, "import_rows", {
+    businessId: key(), importId: key(), row: { type: INTEGER, primaryKey: true }, cells: JSONB, outcome: maybeText, name: { type: TEXT, defaultValue: "" },
+    remarks: { type: ARRAY(TEXT), defaultValue: [] }, joinsRow: INTEGER, customerId: UUID, chosen: { type: BOOLEAN, defaultValue: true }, applied: no(),
+    vehicleId: UUID, before: JSONB, versionAfter: INTEGER,
+  }); // prettier-ignore
   tenant(sequelize, VehicleRow, "vehicles", {
     businessId: key(), id: key(), customerId: UUID, vin: maybeText, plate: maybeText, plateKey: maybeText, region: maybeText, year: INTEGER, make: maybeText,
     model: maybeText, trim: maybeText, engine: maybeText, drive: maybeText, color: maybeText, version: one(),
@@ -199,7 +287,7 @@ export function defineModels(sequelize: Sequelize): void {
   });
   tenant(sequelize, WorkOrderRow, "work_orders", {
     businessId: key(), id: key(), number: INTEGER, customerId: UUID, vehicleId: UUID, revision: INTEGER, state: JSONB, waitsFor: maybeText, waitsSince: DATE,
-    totalCents: BIGINT, dueCents: BIGINT, openConflicts: INTEGER, openedAt: DATE,
+    totalCents: BIGINT, dueCents: BIGINT, laterCount: INTEGER, openConflicts: INTEGER, openedAt: DATE,
   }); // prettier-ignore
   tenant(sequelize, VisitRow, "visits", {
     businessId: key(),

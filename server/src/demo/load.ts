@@ -18,8 +18,11 @@ import {
   dayOf,
   instantAt,
   jobTotals,
+  noAccessNotes,
+  noDetails,
   normalizePlate,
   priceWorkOrder,
+  type CustomerDetails,
   type Place,
   type VisitCommand,
   type WorkOrderCommand,
@@ -82,17 +85,15 @@ class DemoLoader {
   async loadCustomers(): Promise<void> {
     const { businessId } = this;
     for (const customer of CUSTOMERS) {
-      const { name, phone, email, cars } = customer;
+      const { name, kind = "person", cars } = customer;
       const id = uuid();
       const place = placeOf(customer);
       await CustomerRow.create({
         businessId,
         id,
+        kind,
         name,
-        phone,
-        email,
-        place,
-        taxExempt: customer.taxExempt ?? false,
+        details: detailsOf(customer, place),
         version: 1,
       });
       for (const { key, vin, plate, year, make, model, engine, color } of cars) {
@@ -281,6 +282,28 @@ class DemoLoader {
       actor: { id: this.people.get(person.key) ?? "", name: person.name, rights: [...person.rights] },
     };
   }
+}
+
+function detailsOf(
+  { phone, email, more: { access, contacts = [], ...more } = {} }: DemoCustomer,
+  place: Place,
+): CustomerDetails {
+  return {
+    ...noDetails(),
+    phones: [{ number: phone, extension: null, label: "Mobile" }],
+    emails: email === null ? [] : [{ address: email, label: "" }],
+    serviceAddresses: [{ id: uuid(), label: "Home", place, access: { ...noAccessNotes(), ...access } }],
+    contacts: contacts.map((contact) => ({
+      id: uuid(),
+      phone: null,
+      email: null,
+      approvalLimitCents: 0,
+      mayPay: false,
+      mayHandOverKeys: false,
+      ...contact,
+    })),
+    ...more,
+  };
 }
 
 function placeOf({ houseNumber, street }: DemoCustomer): Place {

@@ -15,6 +15,7 @@ import type { Deps } from "../scope";
 import { searchRoutes } from "../search/routes";
 import { settingsRoutes } from "../settings/routes";
 import { sourcingRoutes } from "../sourcing/routes";
+import { transferRoutes } from "../transfer/routes";
 import { vehicleRoutes } from "../vehicles/routes";
 import { visitRoutes } from "../visits/routes";
 import { workOrderRoutes } from "../workOrders/routes";
@@ -90,7 +91,8 @@ export function createApp(
   sourcingRoutes(router, deps, scopeOf);
   paymentRoutes(router, deps, scopeOf);
   photoRoutes(router, scopeOf);
-  searchRoutes(router, scopeOf);
+  searchRoutes(router, deps, scopeOf);
+  transferRoutes(router, deps, scopeOf);
   eventRoutes(router, parts.listener, scopeOf);
   app.use(router);
   app.use("/api", (_req, _res, next) => next(new AppError("route/not-found", "There is nothing at this address.")));

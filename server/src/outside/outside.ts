@@ -9,6 +9,8 @@ export interface RegisterCar {
   make: string | null;
   model: string | null;
 }
+export type DirectoryEntry = z.infer<typeof directoryEntry>;
+export type Town = z.infer<typeof town>;
 export interface SupplierOffer {
   partNumber: string;
   costCents: number;
@@ -31,9 +33,21 @@ export interface Outside {
   };
   /** @param key - the same key is charged once. */
   cardTerminal: { charge(key: string, amountCents: number, reference: string): Promise<ChargeAnswer> };
+  /** Whose phone it is, as far as a phone directory knows; null when it does not. */
+  directory: { whoseIs(phone: string): Promise<DirectoryEntry | null> };
+  /** Towns of postcodes beyond the shipped table. */
+  postcodes: { townsOf(postcode: string): Promise<Town[]> };
   messenger: { send(key: string, to: string, text: string): Promise<void> };
 }
 
+const town = z.object({ town: z.string(), region: z.string() });
+const directoryEntry = z.object({
+  name: z.string(),
+  street: z.string(),
+  town: z.string(),
+  region: z.string(),
+  postcode: z.string(),
+});
 const registerAnswer = z.object({
   cars: z.array(
     z.object({
@@ -105,6 +119,20 @@ export function connectOutside(baseUrl: string, timeoutMs: number): Outside {
           body: { amountCents, reference },
           answers: { 200: chargeAnswer },
         }),
+    },
+    directory: {
+      async whoseIs(phone) {
+        const url = `${baseUrl}/directory/phones/${encodeURIComponent(phone)}`;
+        return (
+          await http.call({ url, method: "GET", answers: { 200: z.object({ entry: directoryEntry.nullable() }) } })
+        ).entry;
+      },
+    },
+    postcodes: {
+      async townsOf(postcode) {
+        const url = `${baseUrl}/postcodes/${encodeURIComponent(postcode)}`;
+        return (await http.call({ url, method: "GET", answers: { 200: z.object({ towns: z.array(town) }) } })).towns;
+      },
     },
     messenger: {
       async send(key, to, text) {

@@ -1,5 +1,5 @@
 import { randomBytes } from "node:crypto";
-import { receiptOf, receiptText, showVehicle } from "@mechanon/core";
+import { mayText, receiptOf, receiptText, showVehicle, textPhone } from "@mechanon/core";
 import type { ReceiptView, WorkOrderView } from "@mechanon/contract";
 import { QueryTypes, type Transaction } from "sequelize";
 import { findCustomer } from "../customers/service";
@@ -46,7 +46,13 @@ export async function textReceipt(
   messageId: string,
 ): Promise<WorkOrderView> {
   const row = await findWorkOrder(scope, workOrderId);
-  const { phone } = await findCustomer(scope, row.customerId);
+  const { details } = await findCustomer(scope, row.customerId);
+  if (!mayText(details))
+    throw new AppError(
+      "receipt/texts-refused",
+      "This customer wants no texts. Nothing was sent; show the receipt or hand over the PDF, or ask again and note it.",
+    );
+  const phone = textPhone(details);
   if (phone === null)
     throw new AppError(
       "receipt/no-phone",

@@ -1,8 +1,9 @@
 import type { Router } from "express";
 import { routes } from "@mechanon/contract";
 import { mount, type ScopeOf } from "../http/mount";
+import type { Deps } from "../scope";
 import { search } from "./service";
 
-export function searchRoutes(router: Router, scopeOf: ScopeOf): void {
-  mount(router, routes.search, scopeOf, ({ scope, query }) => search(scope, query.q));
+export function searchRoutes(router: Router, { db }: Pick<Deps, "db">, scopeOf: ScopeOf): void {
+  mount(router, routes.search, scopeOf, ({ scope, query }) => search(db, scope, query.q));
 }

@@ -1,77 +1,182 @@
-import { normalizePlate } from "@mechanon/core";
-import type { Found } from "@mechanon/contract";
-import { Op, type WhereOptions } from "sequelize";
-import { toCustomer } from "../customers/service";
-import { CustomerRow, VehicleRow, WorkOrderRow } from "../db/models";
+import {
+  matchMarks,
+  readSearch,
+  showPhone,
+  showPlace,
+  showVehicle,
+  type CustomerDetails,
+  type CustomerKind,
+  type SearchQuery,
+} from "@mechanon/core";
+import type { Found, FoundCustomer, Vehicle } from "@mechanon/contract";
+import { QueryTypes, type Sequelize } from "sequelize";
+import type { WorkOrderRow } from "../db/models";
 import type { Scope } from "../scope";
-import { toVehicle } from "../vehicles/toVehicle";
-import { summarize } from "../workOrders/summaries";
+import { listWorkOrders } from "../workOrders/summaries";
+import { findKeys } from "./findKeys";
+import { findWords, type FittingWord } from "./findWords";
 
 const MOST_CUSTOMERS = 20;
-const MOST_ORDERS = 20;
-const FEWEST_DIGITS = 3;
+/** A fleet's cars are counted, and the first of them shown. */
+const MOST_CARS_SHOWN = 6;
+const MOST_OPEN_SHOWN = 3;
+/** Of one word's customers, the newest come into question. */
+const MOST_PER_WORD = 20;
+const FIELD_WEIGHT = 2;
 
-/** Customers with their cars, and work orders, by name, phone digits, email, plate, VIN or work order number. */
-export async function search(scope: Scope, typed: string): Promise<Found> {
-  const { businessId } = scope;
-  const query = typed.trim();
-  if (query === "") return { customers: [], workOrders: [] };
-  const like = { [Op.iLike]: `%${escapeLike(query)}%` };
-  const digits = query.replace(/\D/g, "");
-  const onlyDigits = /^[\d\s().+-]+$/.test(query) && digits.length >= FEWEST_DIGITS;
-
-  const carWhere: WhereOptions[] = [
-    { vin: { [Op.iLike]: `%${escapeLike(query.replace(/[\s-]/g, ""))}%` } },
-    { make: like },
-    { model: like },
-  ];
-  const plateKey = plateKeyOf(query);
-  if (plateKey !== null) carWhere.push({ plateKey: { [Op.like]: `%${escapeLike(plateKey)}%` } });
-  const cars = await VehicleRow.findAll({
-    where: { businessId, [Op.or]: carWhere },
-    limit: MOST_CUSTOMERS,
-    order: ["id"],
-  });
-
-  const customerWhere: WhereOptions[] = [
-    { name: like },
-    { email: like },
-    { id: cars.map(({ customerId }) => customerId) },
-  ];
-  if (onlyDigits) customerWhere.push({ phone: { [Op.like]: `%${digits.replace(/^1(?=\d{10}$)/, "")}%` } });
-  const customers = await CustomerRow.findAll({
-    where: { businessId, [Op.or]: customerWhere },
-    order: ["name"],
-    limit: MOST_CUSTOMERS,
-  });
-  const ids = customers.map(({ id }) => id);
-  const number = onlyDigits && digits.length < 10 ? Number(digits) : null;
-  const [theirCars, orders] = await Promise.all([
-    VehicleRow.findAll({ where: { businessId, customerId: ids }, order: ["id"] }),
-    WorkOrderRow.findAll({
-      where: {
-        businessId,
-        [Op.or]: [{ customerId: ids }, ...(number === null || number > 2_000_000_000 ? [] : [{ number }])],
-      },
-      order: [["openedAt", "DESC"]],
-      limit: MOST_ORDERS,
-    }),
+/**
+ * Customers with cars and open work by any part of any name, phone, plate, VIN, email or street, best first, and the
+ * work order of a number. One wrong or swapped letter still finds.
+ */
+export async function search(db: Sequelize, scope: Scope, typed: string): Promise<Found> {
+  const query = readSearch(typed);
+  const [byWords, byKeys, workOrders] = await Promise.all([
+    customersByWords(db, scope.businessId, query.words),
+    findKeys(db, scope.businessId, query),
+    query.number === null ? [] : listWorkOrders(scope, { number: query.number }),
   ]);
-  return {
-    customers: customers.map((customer) => ({
-      customer: toCustomer(customer),
-      vehicles: theirCars.filter(({ customerId }) => customerId === customer.id).map(toVehicle),
+  const scores = new Map<string, number>(byWords);
+  for (const { customerId, fit } of byKeys) scores.set(customerId, Math.max(scores.get(customerId) ?? 0, fit));
+  const best = [...scores].sort(([a, one], [b, other]) => other - one || (a < b ? 1 : -1)).slice(0, MOST_CUSTOMERS);
+  const customers = await atAGlance(
+    db,
+    scope,
+    best.map(([id]) => id),
+    byKeys.flatMap(({ vehicleId }) => vehicleId ?? []),
+    query,
+  );
+  return { customers, workOrders };
+}
+
+/** Customers who have a fitting word for every typed one, with what that is worth. */
+async function customersByWords(db: Sequelize, businessId: string, typed: string[]): Promise<[string, number][]> {
+  if (typed.length === 0) return [];
+  const fitting = await Promise.all(typed.map((word) => findWords(db, businessId, word)));
+  if (fitting.some((words) => words.length === 0)) return [];
+  const [first = []] = fitting;
+  const rows =
+    fitting.length === 1 ? await byOneWord(db, businessId, first) : await byAllWords(db, businessId, fitting);
+  return rows.map(({ customer_id: id, score }) => [id, score / fitting.length]);
+}
+
+interface Scored {
+  customer_id: string;
+  score: number;
+}
+
+function byOneWord(db: Sequelize, businessId: string, words: FittingWord[]): Promise<Scored[]> {
+  return db.query<Scored>(
+    `select customer_id, max(fit - field * ${FIELD_WEIGHT})::int as score
+     from unnest($2::text[], $3::int[]) as fitting(word, fit)
+     cross join lateral (select customer_id, field from customer_words
+       where business_id = $1 and word = fitting.word order by field, customer_id desc limit ${MOST_PER_WORD}) found
+     group by customer_id order by score desc, customer_id desc limit ${MOST_CUSTOMERS}`,
+    { bind: [businessId, words.map(({ word }) => word), words.map(({ fit }) => fit)], type: QueryTypes.SELECT },
+  );
+}
+
+function byAllWords(db: Sequelize, businessId: string, fitting: FittingWord[][]): Promise<Scored[]> {
+  const words = (index: number): string => `$${2 + index * 2}::text[]`;
+  const worth = (index: number): string =>
+    `max(($${3 + index * 2}::int[])[array_position(${words(index)}, w${index}.word::text)] - w${index}.field * ${FIELD_WEIGHT})`;
+  const indexes = fitting.map((_, index) => index);
+  return db.query<Scored>(
+    `select w0.customer_id, (${indexes.map(worth).join(" + ")})::int as score
+     from customer_words w0 ${indexes
+       .slice(1)
+       .map(
+         (index) =>
+           `join customer_words w${index} on w${index}.business_id = $1 and w${index}.customer_id = w0.customer_id and w${index}.word = any(${words(index)})`,
+       )
+       .join("\n")}
+     where w0.business_id = $1 and w0.word = any(${words(0)})
+     group by w0.customer_id order by score desc, w0.customer_id desc limit ${MOST_CUSTOMERS}`,
+    {
+      bind: [businessId, ...fitting.flatMap((each) => [each.map(({ word }) => word), each.map(({ fit }) => fit)])],
+      type: QueryTypes.SELECT,
+    },
+  );
+}
+
+interface Glanced {
+  id: string;
+  kind: CustomerKind;
+  name: string;
+  details: CustomerDetails;
+  vehicle_count: number;
+  vehicles: Vehicle[];
+  open_work: (Pick<WorkOrderRow, "id" | "number" | "waitsFor" | "dueCents"> &
+    Pick<Vehicle, "year" | "make" | "model">)[];
+}
+
+/** In one query, since a list is asked for with every letter typed. */
+const GLANCE = `
+  select c.id, c.kind, c.name, c.details,
+    (select count(*)::int from vehicles where business_id = $1 and customer_id = c.id) as vehicle_count,
+    array(select to_jsonb(car) from (
+      select id, customer_id as "customerId", vin, plate, region, year, make, model, trim, engine, drive, color, version
+      from vehicles where business_id = $1 and customer_id = c.id
+      order by id = any($3::uuid[]) desc, id limit ${MOST_CARS_SHOWN}) car) as vehicles,
+    array(select to_jsonb(work) from (
+      select o.id, o.number, o.waits_for as "waitsFor", o.due_cents as "dueCents", v.year, v.make, v.model
+      from work_orders o join vehicles v on v.business_id = $1 and v.id = o.vehicle_id
+      where o.business_id = $1 and o.customer_id = c.id and o.waits_for is not null
+      order by o.opened_at desc limit ${MOST_OPEN_SHOWN}) work) as open_work
+  from customers c where c.business_id = $1 and c.id = any($2::uuid[])`;
+
+/** What a line of the list says of each customer, in the order given; cars that were searched for before all others. */
+async function atAGlance(
+  db: Sequelize,
+  { businessId }: Scope,
+  ids: string[],
+  searchedCarIds: string[],
+  query: SearchQuery,
+): Promise<FoundCustomer[]> {
+  if (ids.length === 0) return [];
+  const rows = await db.query<Glanced>(GLANCE, { bind: [businessId, ids, searchedCarIds], type: QueryTypes.SELECT });
+  const byId = new Map(rows.map((row) => [row.id, row]));
+  return ids.flatMap((id) => {
+    const row = byId.get(id);
+    if (!row) return [];
+    const { kind, name, details, vehicles } = row;
+    const { phones, serviceAddresses, billingAddress } = details;
+    return [
+      {
+        customer: { id, kind, name, phones, serviceAddresses, billingAddress },
+        vehicles,
+        vehicleCount: row.vehicle_count,
+        openWork: row.open_work.map(({ year, make, model, ...work }) => ({
+          ...work,
+          vehicleName: showVehicle({ year, make, model }),
+        })),
+        foundBy: foundBy(query, details, vehicles),
+      },
+    ];
+  });
+}
+
+/** What matched of a customer beyond the line's own name, phone, cars and plates. */
+function foundBy(
+  query: SearchQuery,
+  customer: CustomerDetails,
+  vehicles: FoundCustomer["vehicles"],
+): FoundCustomer["foundBy"] {
+  const candidates: FoundCustomer["foundBy"] = [
+    ...customer.contacts.map(({ name, role }) => ({
+      what: "contact" as const,
+      text: role ? `${name}, ${role}` : name,
     })),
-    workOrders: await summarize(scope, orders),
-  };
-}
-
-/** `%`, `_` and `\` are ordinary characters to whoever types them. */
-function escapeLike(text: string): string {
-  return text.replace(/[\\%_]/g, "\\$&");
-}
-
-function plateKeyOf(query: string): string | null {
-  if (!/[\p{L}\p{N}]/u.test(query)) return null;
-  return normalizePlate({ plate: query, region: "-" }).key;
+    ...[...customer.phones.slice(1), ...customer.contacts.flatMap(({ phone }) => (phone ? [phone] : []))].map(
+      ({ number, extension }) => ({ what: "phone" as const, text: showPhone(number, extension) }),
+    ),
+    ...[...customer.emails.map(({ address }) => address), ...customer.contacts.flatMap(({ email }) => email ?? [])].map(
+      (text) => ({ what: "email" as const, text }),
+    ),
+    ...[
+      ...customer.serviceAddresses.map(({ place }) => place),
+      ...(customer.billingAddress ? [customer.billingAddress] : []),
+    ].map((place) => ({ what: "street" as const, text: showPlace(place) })),
+    ...vehicles.flatMap(({ vin }) => (vin === null ? [] : [{ what: "vin" as const, text: vin }])),
+  ];
+  return candidates.filter(({ text }) => matchMarks(query, text).length > 0).slice(0, 2);
 }

@@ -2,11 +2,13 @@ import type { Router } from "express";
 import { redactLibrary, redactSettings } from "@mechanon/core";
 import { routes } from "@mechanon/contract";
 import { listPeople } from "../access/routes";
+import { requireRight } from "../access/requireRight";
 import { mount, type ScopeOf } from "../http/mount";
 import type { Deps } from "../scope";
-import { loadRules } from "./service";
+import { newcomerReport } from "./newcomerReport";
+import { changeNewcomers, loadRules } from "./service";
 
-export function settingsRoutes(router: Router, { config }: Deps, scopeOf: ScopeOf): void {
+export function settingsRoutes(router: Router, { config, db }: Deps, scopeOf: ScopeOf): void {
   mount(router, routes.getBusiness, scopeOf, async ({ scope }) => {
     const [{ business, library }, people] = await Promise.all([
       loadRules(scope.businessId),
@@ -21,5 +23,13 @@ export function settingsRoutes(router: Router, { config }: Deps, scopeOf: ScopeO
       people: people.map(({ id, name, isMechanic }) => ({ id, name, isMechanic })),
       simulated: business.isDemo ? { messages: `${config.standinsUrl}/phone`, switches: config.standinsUrl } : null,
     };
+  });
+  mount(router, routes.changeNewcomers, scopeOf, ({ scope, body }) => {
+    requireRight(scope, "settings");
+    return changeNewcomers(db, scope.businessId, body);
+  });
+  mount(router, routes.newcomerReport, scopeOf, ({ scope }) => {
+    requireRight(scope, "reports");
+    return newcomerReport(db, scope.businessId, new Date());
   });
 }

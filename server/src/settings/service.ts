@@ -1,5 +1,5 @@
-import type { LibraryJob } from "@mechanon/core";
-import type { Transaction } from "sequelize";
+import type { LibraryJob, NewcomerSettings } from "@mechanon/core";
+import type { Sequelize, Transaction } from "sequelize";
 import { Business, LibraryJobRow } from "../db/models";
 
 /** What commands are applied with: the settings and the whole job library, costs included. */
@@ -12,4 +12,21 @@ export async function loadRules(
     LibraryJobRow.findAll({ where: { businessId }, order: ["position"], transaction }),
   ]);
   return { business, library: rows.map(({ job }) => job) };
+}
+
+/** Changes what newcomers are asked; the rest of the settings stays as it is. */
+export async function changeNewcomers(
+  db: Sequelize,
+  businessId: string,
+  newcomers: NewcomerSettings,
+): Promise<NewcomerSettings> {
+  return db.transaction(async (transaction) => {
+    const business = await Business.findByPk(businessId, {
+      lock: transaction.LOCK.UPDATE,
+      transaction,
+      rejectOnEmpty: true,
+    });
+    await business.update({ settings: { ...business.settings, newcomers } }, { transaction });
+    return newcomers;
+  });
 }

@@ -3,7 +3,7 @@ import { spawn, type ChildProcess } from "node:child_process";
 import { join } from "node:path";
 import pg from "pg";
 import { v7 as uuid } from "uuid";
-import type { WorkOrderSummary, WorkOrderView } from "@mechanon/contract";
+import type { CustomerSheet, Found, WorkOrderSummary, WorkOrderView } from "@mechanon/contract";
 import { readConfig } from "../config";
 import { start, type Running } from "../start";
 
@@ -93,10 +93,9 @@ export async function startTestServer(): Promise<TestServer> {
 
 /** A work order of the demo, by its customer's name. */
 export async function findOrder(who: Person, customerName: string): Promise<WorkOrderSummary> {
-  const { body } = await who.get<{ workOrders: WorkOrderSummary[] }>(
-    `/api/search?q=${encodeURIComponent(customerName)}`,
-  );
-  const order = body.workOrders[0];
+  const { body: found } = await who.get<Found>(`/api/search?q=${encodeURIComponent(customerName)}`);
+  const { body: sheet } = await who.get<CustomerSheet>(`/api/customers/${found.customers[0]?.customer.id ?? ""}`);
+  const order = [...sheet.openWork, ...sheet.pastWork][0];
   if (!order) throw new Error(`the demo has no work order for ${customerName}`);
   return order;
 }

@@ -8,7 +8,7 @@ import { toVehicle } from "./toVehicle";
 
 export function vehicleRoutes(router: Router, deps: Deps, scopeOf: ScopeOf): void {
   mount(router, routes.createVehicle, scopeOf, ({ scope, body, req }) =>
-    once(deps.db, scope, req, (transaction) => createVehicle(scope, body, transaction)),
+    once(deps.db, scope, req, (transaction) => createVehicle(deps.db, scope, body, transaction)),
   );
   mount(router, routes.getVehicle, scopeOf, async ({ scope, params }) =>
     toVehicle(await findVehicle(scope, params.id)),

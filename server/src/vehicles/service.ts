@@ -10,6 +10,7 @@ import { AppError } from "../http/errors";
 import { OutsideError } from "../outside/http";
 import type { RegisterCar } from "../outside/outside";
 import type { Deps, Scope } from "../scope";
+import { indexCustomers } from "../search/indexCustomers";
 import { toVehicle } from "./toVehicle";
 
 /** @throws {AppError} `vehicle/not-found`, also for another business's car. */
@@ -24,16 +25,18 @@ export async function findVehicle(
 }
 
 export async function createVehicle(
+  db: Deps["db"],
   scope: Scope,
   body: z.output<typeof vehicleBody>,
   transaction: Transaction,
 ): Promise<Vehicle> {
-  await findCustomer(scope, body.customerId, transaction);
+  const owner = await findCustomer(scope, body.customerId, transaction);
   const plate = body.plate !== null && body.region !== null ? readPlate(body.plate, body.region) : null;
   const row = await VehicleRow.create(
     {
       ...body,
       businessId: scope.businessId,
+      customerId: owner.id,
       vin: body.vin === null ? null : cleanVin(body.vin),
       plate: plate?.plate ?? null,
       region: plate?.region ?? null,
@@ -42,6 +45,7 @@ export async function createVehicle(
     },
     { transaction },
   );
+  await indexCustomers(db, scope.businessId, [owner.id], transaction);
   return toVehicle(row);
 }
 

@@ -2,10 +2,10 @@ import type { Router } from "express";
 import { Op } from "sequelize";
 import { addDays, instantAt } from "@mechanon/core";
 import { routes, type CommandOutcome } from "@mechanon/contract";
-import { Person, VisitRow, WorkOrderRow } from "../db/models";
+import { Person, VisitRow } from "../db/models";
 import { mount, type ScopeOf } from "../http/mount";
 import type { Deps } from "../scope";
-import { summarize } from "../workOrders/summaries";
+import { listWorkOrders } from "../workOrders/summaries";
 import { runVisitCommand } from "./service";
 
 export function visitRoutes(router: Router, deps: Deps, scopeOf: ScopeOf): void {
@@ -23,11 +23,8 @@ export function visitRoutes(router: Router, deps: Deps, scopeOf: ScopeOf): void 
       where: { businessId, cancelled: false, startsAt: { [Op.gte]: from, [Op.lt]: to } },
       order: ["startsAt"],
     });
-    const orders = await WorkOrderRow.findAll({
-      where: { businessId, id: [...new Set(rows.flatMap(({ state }) => state.workOrderIds))] },
-    });
     const [summaries, people] = await Promise.all([
-      summarize(scope, orders),
+      listWorkOrders(scope, { id: [...new Set(rows.flatMap(({ state }) => state.workOrderIds))] }),
       Person.findAll({ where: { businessId } }),
     ]);
     const nameOf = new Map(people.map(({ id, name }) => [id, name]));

@@ -1,4 +1,12 @@
-import { Refusal, applyVisitCommand, onMyWayText, type VisitCommand, type VisitState } from "@mechanon/core";
+import {
+  Refusal,
+  applyVisitCommand,
+  mayText,
+  onMyWayText,
+  textPhone,
+  type VisitCommand,
+  type VisitState,
+} from "@mechanon/core";
 import type { CommandOutcome } from "@mechanon/contract";
 import { QueryTypes, type Transaction } from "sequelize";
 import { CustomerRow, Person, VisitRow, VisitWorkOrder, WorkOrderRow } from "../db/models";
@@ -117,8 +125,9 @@ async function tellCustomers(
   });
   const mechanic = await Person.findOne({ where: { businessId, id: visit.mechanicId }, transaction });
   const firstName = (mechanic?.name ?? scope.actor.name).split(" ")[0] ?? "";
-  for (const { id, phone } of customers) {
+  for (const { id, details } of customers) {
     const order = orders.find(({ customerId }) => customerId === id);
+    const phone = mayText(details) ? textPhone(details) : null;
     if (phone !== null && order)
       await queueMessage(
         scope,

@@ -5,7 +5,7 @@ import { WorkOrderRow } from "../db/models";
 import { mount, type ScopeOf } from "../http/mount";
 import type { Deps } from "../scope";
 import { runWorkOrderCommand } from "./service";
-import { summarize } from "./summaries";
+import { listWorkOrders } from "./summaries";
 import { viewWorkOrder } from "./view";
 
 const MOST_OPEN_LISTED = 500;
@@ -19,11 +19,7 @@ export function workOrderRoutes(router: Router, deps: Deps, scopeOf: ScopeOf): v
     return { outcomes, workOrder: exists > 0 ? await viewWorkOrder(scope, params.id) : null };
   });
   mount(router, routes.openWork, scopeOf, async ({ scope }) => {
-    const rows = await WorkOrderRow.findAll({
-      where: { businessId: scope.businessId, waitsFor: { [Op.ne]: null } },
-      order: ["waitsSince"],
-      limit: MOST_OPEN_LISTED,
-    });
-    return { workOrders: await summarize(scope, rows) };
+    const open = { waitsFor: { [Op.ne]: null } };
+    return { workOrders: await listWorkOrders(scope, open, { order: ["waitsSince"], limit: MOST_OPEN_LISTED }) };
   });
 }

@@ -64,11 +64,11 @@ export async function runWorkOrderCommand(
       transaction,
     });
     const { business, library } = await loadRules(businessId, transaction);
-    const taxExempt = await checkOpening(scope, sent.command, transaction);
+    const { command, taxExempt } = await settleCustomer(scope, sent.command, transaction);
     const before = row?.state ?? null;
     let state: WorkOrderState;
     try {
-      state = applyCommand(before, sent.command, {
+      state = applyCommand(before, command, {
         workOrderId,
         commandId: sent.id,
         at,
@@ -131,7 +131,7 @@ export async function refreshDerived(
 function derived(
   state: WorkOrderState,
   visits: VisitState[],
-): Pick<WorkOrderRow, "waitsFor" | "waitsSince" | "totalCents" | "dueCents" | "openConflicts"> {
+): Pick<WorkOrderRow, "waitsFor" | "waitsSince" | "totalCents" | "dueCents" | "laterCount" | "openConflicts"> {
   const waiting = waitingOf(state, visits);
   const balance = balanceOf(state);
   return {
@@ -139,14 +139,21 @@ function derived(
     waitsSince: new Date(waiting.since),
     totalCents: quoteTotalCents(state),
     dueCents: balance.dueCents,
+    laterCount: state.jobs.filter(({ answer }) => answer?.value === "later").length,
     openConflicts: state.conflicts.filter(({ settledAt }) => settledAt === null).length,
   };
 }
 
-async function checkOpening(scope: Scope, command: WorkOrderCommand, transaction: Transaction): Promise<boolean> {
-  if (command.type !== "openWorkOrder") return false;
+/** The command for whoever the customer is by now: one made for a merged record goes to the kept one. */
+async function settleCustomer(
+  scope: Scope,
+  command: WorkOrderCommand,
+  transaction: Transaction,
+): Promise<{ command: WorkOrderCommand; taxExempt: boolean }> {
+  if (command.type !== "openWorkOrder") return { command, taxExempt: false };
   await findVehicle(scope, command.vehicleId, transaction);
-  return (await findCustomer(scope, command.customerId, transaction)).taxExempt;
+  const customer = await findCustomer(scope, command.customerId, transaction);
+  return { command: { ...command, customerId: customer.id }, taxExempt: customer.details.taxExemption !== null };
 }
 
 async function nextNumber(db: Sequelize, businessId: string, transaction: Transaction): Promise<number> {

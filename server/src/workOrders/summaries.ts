@@ -1,17 +1,61 @@
-import { showVehicle, visitStanding } from "@mechanon/core";
+import { showVehicle, visitStanding, type Wait } from "@mechanon/core";
 import type { WorkOrderSummary } from "@mechanon/contract";
-import { CustomerRow, VehicleRow, type WorkOrderRow } from "../db/models";
+import { literal, type Order, type WhereOptions } from "sequelize";
+import { CustomerRow, VehicleRow, WorkOrderRow } from "../db/models";
 import type { Scope } from "../scope";
 import { visitsOf } from "../visits/queries";
 
+/** What a list needs of a work order; its state stays in the database. */
+interface Listed {
+  id: string;
+  number: number;
+  customerId: string;
+  vehicleId: string;
+  waitsFor: Wait | null;
+  waitsSince: Date;
+  totalCents: number;
+  dueCents: number;
+  openConflicts: number;
+  openedAt: Date;
+  concerns: string[];
+}
+
+const CONCERNS = `array(select item->>'text' from jsonb_array_elements("WorkOrderRow"."state"->'concerns') item)`;
+
 /** Work orders as lists show them; customers, cars and visits are fetched once for all. */
-export async function summarize(
+export async function listWorkOrders(
   { businessId }: Pick<Scope, "businessId">,
-  rows: WorkOrderRow[],
+  where: WhereOptions<WorkOrderRow>,
+  { order, limit, offset }: { order?: Order; limit?: number; offset?: number } = {},
 ): Promise<WorkOrderSummary[]> {
+  const found = await WorkOrderRow.findAll({
+    attributes: [
+      "id",
+      "number",
+      "customerId",
+      "vehicleId",
+      "waitsFor",
+      "waitsSince",
+      "totalCents",
+      "dueCents",
+      "openConflicts",
+      "openedAt",
+      [literal(CONCERNS), "concerns"],
+    ],
+    where: { ...where, businessId },
+    order,
+    limit,
+    offset,
+    raw: true,
+  });
+  // The columns are those asked for above.
+  const rows = found as unknown as Listed[];
   if (rows.length === 0) return [];
   const [customers, vehicles, visits] = await Promise.all([
-    CustomerRow.findAll({ where: { businessId, id: [...new Set(rows.map(({ customerId }) => customerId))] } }),
+    CustomerRow.findAll({
+      attributes: ["id", "name"],
+      where: { businessId, id: [...new Set(rows.map(({ customerId }) => customerId))] },
+    }),
     VehicleRow.findAll({ where: { businessId, id: [...new Set(rows.map(({ vehicleId }) => vehicleId))] } }),
     visitsOf(
       businessId,
@@ -20,25 +64,19 @@ export async function summarize(
   ]);
   const nameOf = new Map(customers.map(({ id, name }) => [id, name]));
   const carOf = new Map(vehicles.map((car) => [car.id, car]));
-  return rows.map((row) => {
-    const car = carOf.get(row.vehicleId);
+  return rows.map(({ vehicleId, waitsSince, openConflicts, openedAt, ...row }) => {
+    const car = carOf.get(vehicleId);
     const coming = (visits.get(row.id) ?? []).filter((visit) =>
       ["booked", "driving", "onSite"].includes(visitStanding(visit)),
     );
     return {
-      id: row.id,
-      number: row.number,
-      customerId: row.customerId,
+      ...row,
       customerName: nameOf.get(row.customerId) ?? "",
       vehicleName: car ? showVehicle(car) : "",
       plate: car?.plate ?? null,
-      concerns: row.state.concerns.map(({ text }) => text),
-      waitsFor: row.waitsFor,
-      since: row.waitsSince.toISOString(),
-      totalCents: row.totalCents,
-      dueCents: row.dueCents,
-      conflicts: row.openConflicts,
-      openedAt: row.openedAt.toISOString(),
+      since: waitsSince.toISOString(),
+      conflicts: openConflicts,
+      openedAt: openedAt.toISOString(),
       nextVisitAt: coming[0]?.startsAt ?? null,
     };
   });

@@ -1,6 +1,7 @@
 import { redactWorkOrder } from "@mechanon/core";
 import type { WorkOrderView } from "@mechanon/contract";
-import { findCustomer, toCustomer } from "../customers/service";
+import { findCustomer } from "../customers/service";
+import { toCustomer } from "../customers/toCustomer";
 import { CardCharge, Message } from "../db/models";
 import type { Scope } from "../scope";
 import { findVehicle } from "../vehicles/service";

@@ -1,1 +1,1 @@
-export { FindScreen as default } from "../../find/FindScreen";
+export { FindScreen as default } from "../../search/FindScreen";

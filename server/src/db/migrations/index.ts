@@ -1,4 +1,10 @@
 import * as firstVisit from "./0001-first-visit";
+import * as people from "./0002-people";
+import * as transfer from "./0003-transfer";
 
 /** All migrations, oldest first. A landed one is never changed; a new one follows it. */
-export const MIGRATIONS: { name: string; sql: string }[] = [{ name: "0001-first-visit", sql: firstVisit.up }];
+export const MIGRATIONS: { name: string; sql: string }[] = [
+  { name: "0001-first-visit", sql: firstVisit.up },
+  { name: "0002-people", sql: people.up },
+  { name: "0003-transfer", sql: transfer.up },
+];

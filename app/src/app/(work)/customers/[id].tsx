@@ -1,5 +1,5 @@
 import { useLocalSearchParams } from "expo-router";
-import { CustomerSheet } from "../../../find/CustomerSheet";
+import { CustomerSheet } from "../../../customers/CustomerSheet";
 
 export default function Customer() {
   const { id } = useLocalSearchParams<{ id: string }>();

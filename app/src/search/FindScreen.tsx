@@ -2,47 +2,62 @@ import { useQuery } from "@tanstack/react-query";
 import { useRouter } from "expo-router";
 import { useDeferredValue, useEffect, useRef, useState } from "react";
 import { StyleSheet, View, type TextInput } from "react-native";
-import { showPhone, showVehicle } from "@mechanon/core";
 import { routes } from "@mechanon/contract";
 import { call } from "../api/call";
 import { errorWords } from "../api/problem";
+import { CustomerLine } from "../customers/CustomerLine";
 import { WorkOrderLine } from "../day/WorkOrderLine";
-import { useColors } from "../ui/face";
+import { useRight } from "../session/useSession";
+import { Button } from "../ui/Button";
 import { Field } from "../ui/Field";
 import { Heading } from "../ui/Heading";
 import { Notice } from "../ui/Notice";
-import { Press } from "../ui/Press";
 import { Screen } from "../ui/Screen";
 import { SPACE } from "../ui/theme";
 import { Waiting } from "../ui/Waiting";
 import { Words } from "../ui/Words";
+import { OpenWorkLinks } from "./OpenWorkLinks";
 
 /** Customers, cars and work orders, found by a few letters or digits of anything. */
 export function FindScreen() {
-  const colors = useColors();
   const router = useRouter();
   const input = useRef<TextInput>(null);
+  const mayTransfer = useRight("settings");
   const [typed, setTyped] = useState("");
   const query = useDeferredValue(typed.trim());
   const { data, error, refetch } = useQuery({
     queryKey: ["search", query],
     queryFn: () => call(routes.search, { query: { q: query } }),
     enabled: query.length > 0,
+    // What was found for the letters before stays until the next answer is there.
+    placeholderData: (before) => before,
   });
   useEffect(() => input.current?.focus(), []);
   const isEmpty = data !== undefined && data.customers.length + data.workOrders.length === 0;
   return (
-    <Screen title="Find">
+    <Screen title="Find" measured>
       <Heading level={1}>Find</Heading>
       <Field
         ref={input}
-        label="Name, phone, plate, VIN or number"
+        label="Name, phone, plate, VIN, email, street or number"
         value={typed}
         onChangeText={setTyped}
         maxLength={500}
         autoComplete="off"
       />
-      {query === "" ? <Words tone="muted">A few letters or digits are enough.</Words> : null}
+      {query === "" ? (
+        <>
+          <Words tone="muted">
+            A few letters or digits of anything are enough; a slip of one letter does not matter.
+          </Words>
+          <View style={styles.acts}>
+            <Button label="New customer" onPress={() => router.navigate("/customers/new")} />
+            {mayTransfer ? (
+              <Button label="Bring in or take out customers" onPress={() => router.navigate("/transfer")} />
+            ) : null}
+          </View>
+        </>
+      ) : null}
       {error && query !== "" ? (
         <Notice text={errorWords(error)} action={{ label: "Try again", onPress: () => void refetch() }} />
       ) : null}
@@ -50,34 +65,8 @@ export function FindScreen() {
       {query !== "" && isEmpty ? (
         <Notice
           kind="note"
-          text={`Nothing here matches “${query}”. Try the phone or the plate, or write it down as a new work order.`}
+          text={`Nothing here matches “${query.length > 60 ? `${query.slice(0, 60)}…` : query}”. Try the phone or the plate, or write it down as a new work order.`}
         />
-      ) : null}
-      {query !== "" && data && data.customers.length > 0 ? (
-        <View role="list" aria-label="Customers">
-          {data.customers.map(({ customer, vehicles }) => (
-            <View key={customer.id} role="listitem">
-              <Press
-                role="link"
-                label={`Customer ${customer.name}`}
-                onPress={() => router.navigate(`/customers/${customer.id}`)}
-                style={[styles.line, { borderColor: colors.hairline }]}
-              >
-                <Words strong tone="petrol">
-                  {customer.name}
-                </Words>
-                <Words size="small" tone="muted" figures>
-                  {[
-                    customer.phone ? showPhone(customer.phone) : null,
-                    ...vehicles.map((vehicle) => [showVehicle(vehicle), vehicle.plate].filter(Boolean).join(" ")),
-                  ]
-                    .filter(Boolean)
-                    .join(" · ")}
-                </Words>
-              </Press>
-            </View>
-          ))}
-        </View>
       ) : null}
       {query !== "" && data && data.workOrders.length > 0 ? (
         <>
@@ -87,8 +76,23 @@ export function FindScreen() {
           ))}
         </>
       ) : null}
+      {query !== "" && data && data.customers.length > 0 ? (
+        <View role="list" aria-label="Customers">
+          {data.customers.map((found) => (
+            <View key={found.customer.id} role="listitem">
+              <CustomerLine
+                found={found}
+                typed={query}
+                verb="Customer"
+                onPress={() => router.navigate(`/customers/${found.customer.id}`)}
+              />
+              <OpenWorkLinks found={found} />
+            </View>
+          ))}
+        </View>
+      ) : null}
     </Screen>
   );
 }
 
-const styles = StyleSheet.create({ line: { borderTopWidth: 1, paddingVertical: SPACE.s } });
+const styles = StyleSheet.create({ acts: { flexDirection: "row", flexWrap: "wrap", gap: SPACE.s } });

@@ -1,0 +1,1 @@
+export { NewCustomer as default } from "../../../customers/NewCustomer";

@@ -1,0 +1,1 @@
+export { NewcomerSettings as default } from "../../../settings/NewcomerSettings";

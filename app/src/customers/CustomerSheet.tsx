@@ -1,0 +1,208 @@
+import { useQuery } from "@tanstack/react-query";
+import { useRouter } from "expo-router";
+import { useState } from "react";
+import { StyleSheet, View } from "react-native";
+import { countOf, showMoney, showVehicle } from "@mechanon/core";
+import { fieldsOf, routes, type CustomerSheet as Sheet } from "@mechanon/contract";
+import { call } from "../api/call";
+import { errorWords } from "../api/problem";
+import { WorkOrderLine } from "../day/WorkOrderLine";
+import { CarFacts } from "../newWork/CarFacts";
+import { useDraft } from "../newWork/draft";
+import { useRight } from "../session/useSession";
+import { Button } from "../ui/Button";
+import { Fold } from "../ui/Fold";
+import { Heading } from "../ui/Heading";
+import { Notice } from "../ui/Notice";
+import { Screen } from "../ui/Screen";
+import { SPACE } from "../ui/theme";
+import { useIsWide } from "../ui/useIsWide";
+import { Waiting } from "../ui/Waiting";
+import { Words } from "../ui/Words";
+import { ContactLinks } from "./ContactLinks";
+import { CustomerFacts } from "./CustomerFacts";
+import { CustomerForm } from "./form/CustomerForm";
+import { LaterList } from "./LaterList";
+import { MergePart, UndoMerges } from "./MergePart";
+import { MessageList } from "./MessageList";
+import { PastWork } from "./PastWork";
+import { PrivacyPart } from "./PrivacyPart";
+import { VisitList } from "./VisitList";
+
+/** A customer: cars, open work, visits, money, what was put off, what was said; each one press away. */
+export function CustomerSheet({ id }: { id: string }) {
+  const { data, error, refetch } = useQuery({
+    queryKey: ["customer", id],
+    queryFn: () => call(routes.getCustomer, { params: { id } }),
+  });
+  if (!data)
+    return (
+      <Screen title="Customer">
+        {error ? (
+          <Notice text={errorWords(error)} action={{ label: "Try again", onPress: () => void refetch() }} />
+        ) : (
+          <Waiting label="Loading the customer" />
+        )}
+      </Screen>
+    );
+  return <Loaded key={data.customer.id} sheet={data} reload={() => void refetch()} />;
+}
+
+type Part = "cars" | "open" | "visits" | "later" | "past" | "lastVisits" | "messages" | "about" | "merge" | "privacy";
+
+function Loaded({ sheet, reload }: { sheet: Sheet; reload: () => void }) {
+  const router = useRouter();
+  const isWide = useIsWide();
+  const mayErase = useRight("settings");
+  const { change, clear } = useDraft();
+  const { customer, vehicles, openWork, comingVisits, lastVisits, later, messages, pastWork, pastWorkCount } = sheet;
+  const [isEditing, setEditing] = useState(false);
+  // What is to be done stands open; the rest is one line until it is pressed.
+  const [open, setOpen] = useState<ReadonlySet<Part>>(new Set<Part>(["cars", "open", "visits", "about"]));
+  const toggle = (part: Part) => (): void => {
+    const next = new Set(open);
+    if (!next.delete(part)) next.add(part);
+    setOpen(next);
+  };
+  const startWork = (): void => {
+    clear();
+    const [only] = vehicles;
+    change({ known: customer, car: vehicles.length === 1 && only ? { kind: "kept", vehicle: only } : null });
+    router.navigate("/new");
+  };
+  if (isEditing)
+    return (
+      <Screen title={`Change ${customer.name}`} measured>
+        <Heading level={1}>{customer.name}</Heading>
+        <Button kind="quiet" label="Leave it as it was" onPress={() => setEditing(false)} />
+        <CustomerForm
+          initial={fieldsOf(customer)}
+          saveLabel="Save"
+          onSave={async (fields) => {
+            await call(routes.changeCustomer, {
+              params: { id: customer.id },
+              body: { ...fields, version: customer.version },
+            });
+            setEditing(false);
+            reload();
+          }}
+        />
+      </Screen>
+    );
+  const part = (key: Part, title: string, line: string, body: React.ReactNode) => (
+    <Fold key={key} title={title} line={line} open={open.has(key)} onToggle={toggle(key)} testID={`part-${key}`}>
+      {body}
+    </Fold>
+  );
+  const left = [
+    part(
+      "open",
+      "Open work",
+      openWork.length === 0 ? "Nothing" : String(openWork.length),
+      openWork.length === 0 ? (
+        <Words tone="muted">Nothing is open.</Words>
+      ) : (
+        openWork.map((order) => <WorkOrderLine key={order.id} order={order} showWait />)
+      ),
+    ),
+    part(
+      "visits",
+      "Coming visits",
+      comingVisits.length === 0 ? "None" : String(comingVisits.length),
+      <VisitList visits={comingVisits} empty="No visit is booked. A visit comes with a work order." />,
+    ),
+    part(
+      "cars",
+      "Cars",
+      countOf(vehicles.length, "car"),
+      <>
+        {vehicles.length === 0 ? <Words tone="muted">No car yet. It comes with the first work order.</Words> : null}
+        {vehicles.map((vehicle) => (
+          <View key={vehicle.id}>
+            <Words strong>{showVehicle(vehicle)}</Words>
+            <CarFacts car={vehicle} />
+          </View>
+        ))}
+      </>,
+    ),
+    part(
+      "later",
+      "Later list",
+      later.length === 0 ? "Nothing put off" : countOf(later.length, "job"),
+      <LaterList later={later} />,
+    ),
+    part(
+      "past",
+      "Past work",
+      String(pastWorkCount),
+      <PastWork customerId={customer.id} first={pastWork} count={pastWorkCount} />,
+    ),
+    part(
+      "lastVisits",
+      "Last visits",
+      lastVisits.length === 0 ? "None" : String(lastVisits.length),
+      <VisitList visits={lastVisits} empty="No visit yet." />,
+    ),
+    part(
+      "messages",
+      "Messages",
+      messages.length === 0 ? "None" : String(messages.length),
+      <MessageList messages={messages} />,
+    ),
+  ];
+  const right = [
+    part(
+      "about",
+      "About them",
+      customer.kind === "business" ? "Business" : "Person",
+      <CustomerFacts customer={customer} />,
+    ),
+    part("merge", "Kept twice?", "Make two records one", <MergePart customer={customer} onMerged={reload} />),
+    ...(mayErase
+      ? [part("privacy", "Their data", "Hand out or erase", <PrivacyPart customer={customer} onErased={reload} />)]
+      : []),
+  ];
+  return (
+    <Screen
+      title={customer.name}
+      foot={
+        customer.erasedAt ? undefined : (
+          <Button
+            kind="next"
+            label={`New work order for ${customer.kind === "person" ? (customer.name.split(" ")[0] ?? "") : customer.name}`}
+            onPress={startWork}
+          />
+        )
+      }
+    >
+      <View style={styles.head}>
+        <Heading level={1} style={styles.name}>
+          {customer.name}
+        </Heading>
+        {sheet.owedCents > 0 ? <Words strong figures size="lead">{`Owes ${showMoney(sheet.owedCents)}`}</Words> : null}
+      </View>
+      <UndoMerges merges={sheet.merges} onUndone={reload} />
+      {customer.erasedAt ? (
+        <Notice kind="note" text="This customer was erased. The bills below are kept, without the person." />
+      ) : (
+        <View style={styles.links}>
+          <ContactLinks customer={customer} />
+          <Button kind="quiet" label="Change" onPress={() => setEditing(true)} />
+        </View>
+      )}
+      <View style={isWide ? styles.columns : undefined}>
+        <View style={isWide ? styles.main : undefined}>{left}</View>
+        <View style={isWide ? styles.side : undefined}>{right}</View>
+      </View>
+    </Screen>
+  );
+}
+
+const styles = StyleSheet.create({
+  head: { flexDirection: "row", gap: SPACE.m, alignItems: "baseline", flexWrap: "wrap" },
+  name: { flexGrow: 1, flexShrink: 1 },
+  links: { flexDirection: "row", flexWrap: "wrap", columnGap: SPACE.s },
+  columns: { flexDirection: "row", gap: SPACE.xxl },
+  main: { flex: 3, minWidth: 0 },
+  side: { flex: 2, minWidth: 0 },
+});

@@ -1,0 +1,63 @@
+import { useRouter } from "expo-router";
+import { useState } from "react";
+import { noDetails } from "@mechanon/core";
+import { routes, type CustomerFields } from "@mechanon/contract";
+import { v7 as uuid } from "uuid";
+import { call } from "../api/call";
+import { Button } from "../ui/Button";
+import { Heading } from "../ui/Heading";
+import { Screen } from "../ui/Screen";
+import { CustomerForm } from "./form/CustomerForm";
+import { LikelySameList } from "./LikelySameList";
+import { useLikelySame } from "./useLikelySame";
+
+const EMPTY: CustomerFields = {
+  kind: "person",
+  name: "",
+  ...noDetails(),
+  phones: [{ number: "", extension: null, label: "" }],
+};
+
+/** A customer without a work order yet. */
+export function NewCustomer() {
+  const router = useRouter();
+  const [id] = useState(() => uuid());
+  const [notTheSameAs, setNotTheSameAs] = useState<string[]>([]);
+  return (
+    <Screen title="New customer" measured>
+      <Heading level={1}>New customer</Heading>
+      <CustomerForm
+        initial={EMPTY}
+        saveLabel="Save the customer"
+        beside={(fields) => <Likely id={id} fields={fields} seen={notTheSameAs} onOthers={setNotTheSameAs} />}
+        onSave={async (fields) => {
+          await call(routes.createCustomer, { body: { id, ...fields, notTheSameAs }, key: id });
+          router.replace(`/customers/${id}`);
+        }}
+      />
+    </Screen>
+  );
+}
+
+interface LikelyProps {
+  id: string;
+  fields: CustomerFields;
+  seen: readonly string[];
+  onOthers: (ids: string[]) => void;
+}
+
+function Likely({ id, fields, seen, onOthers }: LikelyProps) {
+  const router = useRouter();
+  const likely = useLikelySame(fields, id).filter(({ customer }) => !seen.includes(customer.id));
+  if (likely.length === 0) return null;
+  return (
+    <>
+      <LikelySameList likely={likely} onPick={({ customer }) => router.replace(`/customers/${customer.id}`)} />
+      <Button
+        kind="quiet"
+        label="None of these, somebody new"
+        onPress={() => onOthers([...seen, ...likely.map(({ customer }) => customer.id)])}
+      />
+    </>
+  );
+}

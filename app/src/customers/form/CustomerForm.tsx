@@ -1,0 +1,152 @@
+import { zodResolver } from "@hookform/resolvers/zod";
+import { useState } from "react";
+import { Controller, useForm, useWatch } from "react-hook-form";
+import { StyleSheet, View } from "react-native";
+import { CONTACT_WAYS, noAccessNotes } from "@mechanon/core";
+import { customerFields, type CustomerFields } from "@mechanon/contract";
+import { v7 as uuid } from "uuid";
+import type { z } from "zod";
+import { errorWords, fieldFaults } from "../../api/problem";
+import { useBusiness } from "../../session/useSession";
+import { Button } from "../../ui/Button";
+import { Choices } from "../../ui/Choices";
+import { Heading } from "../../ui/Heading";
+import { Notice } from "../../ui/Notice";
+import { SPACE } from "../../ui/theme";
+import { NewcomerQuestions } from "../NewcomerQuestions";
+import { AddressFields } from "./AddressFields";
+import { ConsentField } from "./ConsentField";
+import { ContactFields } from "./ContactFields";
+import { FormField } from "./FormField";
+import { PayingFields } from "./PayingFields";
+import { ReachFields } from "./ReachFields";
+import { withoutBlanks } from "./withoutBlanks";
+
+export type ReadFields = z.output<typeof customerFields>;
+
+export interface CustomerFormProps {
+  initial: CustomerFields;
+  saveLabel: string;
+  /** Keeps what was typed; throws what `call` throws. */
+  onSave: (fields: ReadFields) => Promise<void>;
+  /** What stands above the save button: likely doubles of what is being typed. */
+  beside?: (fields: CustomerFields) => React.ReactNode;
+}
+
+const KINDS = [
+  { value: "person", label: "Person" },
+  { value: "business", label: "Business" },
+] as const;
+const WAY_LABELS = { call: "Call", text: "Text", email: "Email" } as const;
+
+/** All that is known about a customer, to be typed or changed. A name is enough. */
+export function CustomerForm({ initial, saveLabel, onSave, beside }: CustomerFormProps) {
+  const business = useBusiness();
+  const [fault, setFault] = useState<unknown>(null);
+  const { control, handleSubmit, setValue, setError, formState } = useForm<CustomerFields, unknown, ReadFields>({
+    resolver: (values, context, options) => zodResolver(customerFields)(withoutBlanks(values), context, options),
+    defaultValues: initial,
+  });
+  const typed = useWatch({ control });
+  const isNewcomer = (initial.name ?? "") === "";
+  const save = async (fields: ReadFields): Promise<void> => {
+    setFault(null);
+    try {
+      await onSave(fields);
+    } catch (error) {
+      setFault(error);
+      for (const [path, message] of Object.entries(fieldFaults(error))) setError(path as "name", { message });
+    }
+  };
+  return (
+    <View style={styles.form}>
+      <Controller
+        control={control}
+        name="kind"
+        render={({ field }) => (
+          <Choices
+            even
+            label="Kind of customer"
+            options={KINDS}
+            value={field.value ?? "person"}
+            onChoose={field.onChange}
+          />
+        )}
+      />
+      <FormField control={control} name="name" label="Name or business" maxLength={300} />
+      {beside?.(typed as CustomerFields)}
+      <Heading level={2}>How to reach them</Heading>
+      <ReachFields
+        control={control}
+        onDirectory={({ name, ...place }) => {
+          setValue("name", name);
+          setValue("serviceAddresses", [
+            { id: uuid(), label: "", place: { ...place, latitude: null, longitude: null }, access: noAccessNotes() },
+          ]);
+        }}
+      />
+      <Controller
+        control={control}
+        name="preferredContact"
+        render={({ field }) => (
+          <Choices
+            label="Preferred way"
+            options={CONTACT_WAYS.map((value) => ({ value, label: `Rather ${WAY_LABELS[value].toLowerCase()}` }))}
+            value={field.value ?? null}
+            onChoose={(value) => field.onChange(field.value === value ? null : value)}
+          />
+        )}
+      />
+      <Controller
+        control={control}
+        name="textConsent"
+        render={({ field }) => <ConsentField value={field.value ?? null} onChange={field.onChange} />}
+      />
+      <Heading level={2}>Where the work is</Heading>
+      <AddressFields control={control} setValue={setValue} business={business} />
+      <Heading level={2}>Contacts</Heading>
+      <ContactFields control={control} />
+      <Heading level={2}>Paying</Heading>
+      <PayingFields control={control} setValue={setValue} />
+      <Heading level={2}>Notes</Heading>
+      <FormField control={control} name="notes" label="Notes" multiline maxLength={5000} />
+      {business ? (
+        <Controller
+          control={control}
+          name="newcomerAnswers"
+          render={({ field: answers }) => (
+            <Controller
+              control={control}
+              name="foundUsBy"
+              render={({ field: found }) => (
+                <NewcomerQuestions
+                  settings={business.settings.newcomers}
+                  isNewcomer={isNewcomer}
+                  foundUsBy={found.value ?? null}
+                  answers={answers.value ?? []}
+                  onChange={(changed) => {
+                    found.onChange(changed.foundUsBy);
+                    answers.onChange(changed.answers);
+                  }}
+                />
+              )}
+            />
+          )}
+        />
+      ) : null}
+      {formState.isSubmitted && !formState.isValid && fault === null ? (
+        <Notice text="Something above does not fit; what you typed is kept." />
+      ) : null}
+      {fault !== null ? <Notice text={errorWords(fault)} /> : null}
+      <Button
+        kind="next"
+        busy={formState.isSubmitting}
+        label={saveLabel}
+        onPress={() => void handleSubmit(save)()}
+        testID="save-customer"
+      />
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({ form: { gap: SPACE.m } });

@@ -1,0 +1,73 @@
+import { useCallback } from "react";
+import { useWatch, type UseFormSetValue } from "react-hook-form";
+import { StyleSheet, View } from "react-native";
+import type { BusinessView, CustomerFields } from "@mechanon/contract";
+import { streetsLike } from "../../newWork/streets";
+import { Button } from "../../ui/Button";
+import { SPACE } from "../../ui/theme";
+import { TownOffer } from "../TownOffer";
+import type { Town } from "../useTowns";
+import { FormField, type CustomerControl } from "./FormField";
+
+type PlaceName = "billingAddress" | `serviceAddresses.${number}.place`;
+
+export interface PlaceFieldsProps {
+  control: CustomerControl;
+  setValue: UseFormSetValue<CustomerFields>;
+  name: PlaceName;
+  business: BusinessView | undefined;
+}
+
+/** Street, postcode, town and state; the postcode fills the last two. */
+export function PlaceFields({ control, setValue, name, business }: PlaceFieldsProps) {
+  const place = useWatch({ control, name });
+  const fill = useCallback(
+    ({ town, region }: Town) => {
+      setValue(`${name}.town`, town);
+      setValue(`${name}.region`, region);
+    },
+    [setValue, name],
+  );
+  const streets = streetsLike(place?.street ?? "", business?.settings.streets ?? []);
+  return (
+    <View style={styles.list}>
+      <FormField
+        control={control}
+        name={`${name}.street`}
+        label="Street and number"
+        maxLength={200}
+        onTyped={() => {
+          setValue(`${name}.latitude`, null);
+          setValue(`${name}.longitude`, null);
+        }}
+      />
+      {streets.map(({ address, street: { name: _name, ...rest } }) => (
+        <Button
+          key={address}
+          label={`${address}, ${rest.town}`}
+          onPress={() => setValue(name, { ...rest, street: address })}
+        />
+      ))}
+      <View style={styles.row}>
+        <FormField control={control} name={`${name}.postcode`} label="Postcode" maxLength={20} style={styles.short} />
+        <FormField control={control} name={`${name}.town`} label="Town" maxLength={100} style={styles.wide} />
+        <FormField
+          control={control}
+          name={`${name}.region`}
+          label="State"
+          maxLength={40}
+          autoCapitalize="characters"
+          style={styles.short}
+        />
+      </View>
+      <TownOffer postcode={place?.postcode ?? ""} town={place?.town ?? ""} onFill={fill} />
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  list: { gap: SPACE.s },
+  row: { flexDirection: "row", gap: SPACE.s, flexWrap: "wrap" },
+  wide: { flex: 2, minWidth: 130 },
+  short: { flex: 1, minWidth: 84 },
+});

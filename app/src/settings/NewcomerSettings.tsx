@@ -1,0 +1,146 @@
+import { useQuery, useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
+import { StyleSheet, View } from "react-native";
+import type { NewcomerSettings as Newcomers } from "@mechanon/core";
+import { routes } from "@mechanon/contract";
+import { v7 as uuid } from "uuid";
+import { call } from "../api/call";
+import { errorWords } from "../api/problem";
+import { useBusiness, useRight } from "../session/useSession";
+import { Button } from "../ui/Button";
+import { useColors } from "../ui/face";
+import { Field } from "../ui/Field";
+import { Heading } from "../ui/Heading";
+import { Notice } from "../ui/Notice";
+import { Row } from "../ui/Row";
+import { Screen } from "../ui/Screen";
+import { SPACE } from "../ui/theme";
+import { Waiting } from "../ui/Waiting";
+import { Words } from "../ui/Words";
+
+/** What newcomers are asked, and what they answered. */
+export function NewcomerSettings() {
+  const business = useBusiness();
+  const mayReport = useRight("reports");
+  return (
+    <Screen title="Newcomers" measured>
+      <Heading level={1}>Newcomers</Heading>
+      {business ? (
+        <Questions key={JSON.stringify(business.settings.newcomers)} newcomers={business.settings.newcomers} />
+      ) : (
+        <Waiting label="Loading the settings" />
+      )}
+      {mayReport ? <Report /> : null}
+    </Screen>
+  );
+}
+
+/** Choices are typed on one line, as people write lists. */
+const listed = (choices: readonly string[]): string => choices.join(", ");
+const read = (typed: string): string[] => [
+  ...new Set(
+    typed
+      .split(",")
+      .map((each) => each.trim())
+      .filter(Boolean),
+  ),
+];
+
+function Questions({ newcomers }: { newcomers: Newcomers }) {
+  const colors = useColors();
+  const queries = useQueryClient();
+  const [found, setFound] = useState(listed(newcomers.foundUsBy));
+  const [questions, setQuestions] = useState(
+    newcomers.questions.map((question) => ({ ...question, choices: listed(question.choices) })),
+  );
+  const [said, setSaid] = useState<{ kind: "fault" | "note"; text: string } | null>(null);
+  const change = (id: string, part: { text?: string; choices?: string }): void =>
+    setQuestions(questions.map((question) => (question.id === id ? { ...question, ...part } : question)));
+  const save = async (): Promise<void> => {
+    try {
+      await call(routes.changeNewcomers, {
+        body: {
+          foundUsBy: read(found),
+          questions: questions
+            .filter(({ text }) => text.trim() !== "")
+            .map((question) => ({ ...question, choices: read(question.choices) })),
+        },
+      });
+      setSaid({ kind: "note", text: "Saved. It is asked from the next newcomer on; answers given before are kept." });
+      await queries.invalidateQueries({ queryKey: ["business"] });
+    } catch (error) {
+      setSaid({ kind: "fault", text: errorWords(error) });
+    }
+  };
+  return (
+    <View style={styles.list}>
+      <Field
+        label="How they found us, separated by commas"
+        value={found}
+        onChangeText={setFound}
+        multiline
+        maxLength={1500}
+      />
+      {questions.map(({ id, text, choices }, index) => (
+        <View key={id} style={[styles.question, { borderColor: colors.hairline }]}>
+          <Field
+            label={`Question ${index + 1}`}
+            value={text}
+            onChangeText={(value) => change(id, { text: value })}
+            maxLength={300}
+          />
+          <Field
+            label="Answers to choose from"
+            hint="Separated by commas; empty: the answer is typed"
+            value={choices}
+            onChangeText={(value) => change(id, { choices: value })}
+            maxLength={1500}
+          />
+          <Button
+            kind="quiet"
+            label={`Remove question ${index + 1}`}
+            onPress={() => setQuestions(questions.filter((each) => each.id !== id))}
+          />
+        </View>
+      ))}
+      <Button
+        label="Add a question"
+        onPress={() => setQuestions([...questions, { id: uuid(), text: "", choices: "" }])}
+      />
+      {said ? <Notice {...said} /> : null}
+      <Button kind="next" label="Save what is asked" onPress={() => void save()} testID="save-newcomers" />
+    </View>
+  );
+}
+
+function Report() {
+  const { data, error, refetch } = useQuery({
+    queryKey: ["newcomerReport"],
+    queryFn: () => call(routes.newcomerReport, {}),
+  });
+  if (error) return <Notice text={errorWords(error)} action={{ label: "Try again", onPress: () => void refetch() }} />;
+  if (!data) return <Waiting label="Counting the answers" />;
+  return (
+    <View style={styles.list}>
+      <Heading level={2}>What they answered</Heading>
+      <Words tone="muted" figures>{`${data.newcomers} newcomers since ${data.since.slice(0, 10)}`}</Words>
+      <Heading level={3}>How they found us</Heading>
+      {data.foundUsBy.map(({ answer, count }) => (
+        <Row key={answer} left={answer} right={String(count)} />
+      ))}
+      {data.questions.map(({ questionId, question, answers }) => (
+        <View key={questionId}>
+          <Heading level={3}>{question}</Heading>
+          {answers.map(({ answer, count }) => (
+            <Row key={answer} left={answer} right={String(count)} />
+          ))}
+        </View>
+      ))}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  list: { gap: SPACE.m },
+  question: { borderTopWidth: 1, paddingTop: SPACE.m, gap: SPACE.s },
+});

@@ -1,0 +1,10 @@
+import removeAccents from "remove-accents";
+
+/**
+ * Text as it is compared: small letters without accents, in one form of each letter.
+ * @example
+ * fold("Jørgen Weiß") //=> "jorgen weiss"
+ */
+export function fold(text: string): string {
+  return removeAccents(text).normalize("NFKD").replace(/\p{M}/gu, "").toLowerCase().replace(/ß/g, "ss");
+}

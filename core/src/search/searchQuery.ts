@@ -1,0 +1,95 @@
+import { nationalDigits, readPhone } from "../customers/phone";
+import { normalizePlate } from "../vehicles/plate";
+import { wordsOf } from "./words";
+
+/** What a typed search may mean; all of it is tried. */
+export interface SearchQuery {
+  words: string[];
+  /** Digits that may be a phone or the beginning or end of one. */
+  phones: string[];
+  /** With O and 0, I and 1 alike. */
+  plate: string | null;
+  vin: string | null;
+  email: string | null;
+  /** Of a work order, its visits and its bill. */
+  number: number | null;
+}
+
+const MOST_WORDS = 6;
+const FEWEST_PHONE_DIGITS = 3;
+const LOCAL_PHONE_DIGITS = 7;
+const MOST_PHONE_DIGITS = 15;
+const LARGEST_NUMBER = 2_147_483_647;
+
+/**
+ * Reads what was typed into the one search box.
+ * @example
+ * readSearch("#1012").number //=> 1012
+ * readSearch("(360) 555-0111").phones //=> ["13605550111", "3605550111"]
+ */
+export function readSearch(typed: string): SearchQuery {
+  const text = typed.trim();
+  const squeezed = text
+    .normalize("NFKC")
+    .replace(/[\s.·-]/g, "")
+    .toUpperCase();
+  const isCode = /^[\p{L}\p{N}]{2,17}$/u.test(squeezed);
+  const phones = phonesIn(text);
+  const isWholePhone = phones.some((digits) => digits.length >= LOCAL_PHONE_DIGITS);
+  return {
+    words: text.includes("@") || isWholePhone ? [] : longest(wordsOf(text)),
+    phones,
+    plate: isCode && squeezed.length <= 10 ? normalizePlate({ plate: squeezed, region: "-" }).key : null,
+    vin: isCode && squeezed.length >= 4 && /\d/.test(squeezed) ? vinKey(squeezed) : null,
+    email: /@/.test(text) && !/\s/.test(text) ? text.toLowerCase() : null,
+    number: numberIn(text),
+  };
+}
+
+/** A VIN as it is compared: no I, O or Q was ever in one. */
+export function vinKey(vin: string): string {
+  return vin.toUpperCase().replace(/[OQ]/g, "0").replace(/I/g, "1");
+}
+
+/**
+ * What a stored phone is found by: its digits with the country, without it, and a local number's last seven.
+ * @example
+ * phoneKeys("+13605550111") //=> ["13605550111", "3605550111", "5550111"]
+ */
+export function phoneKeys(e164: string): string[] {
+  const all = e164.replace(/\D/g, "");
+  const national = nationalDigits(e164);
+  return [...new Set([all, national, national.length === 10 ? national.slice(-7) : national])];
+}
+
+function phonesIn(text: string): string[] {
+  // An extension says which desk, not which phone.
+  const [number = ""] = text.split(/\s*(?:ext\.?|x|#|;ext=)\s*\d+\s*$/i);
+  if (!/^[\d\s().+/·–-]+$/u.test(number)) return [];
+  const digits = number.replace(/\D/g, "");
+  if (digits.length < FEWEST_PHONE_DIGITS || digits.length > MOST_PHONE_DIGITS + 3) return [];
+  const parsed = readPhone(number)?.number.replace(/\D/g, "");
+  // 00 and 011 lead out of a country, a single 0 into its network.
+  const bare = digits.replace(/^(?:00|011|0)(?=\d{4})/, "");
+  return [...new Set([...(parsed === undefined ? [] : [parsed]), digits, bare, withoutTrunk(number)])].filter(
+    (key) => key.length >= FEWEST_PHONE_DIGITS && key.length <= MOST_PHONE_DIGITS,
+  );
+}
+
+/** "+44 (0)20 7946 0018": the zero is dialed inside the country only. */
+function withoutTrunk(number: string): string {
+  return number.replace(/\(0\)/g, "").replace(/\D/g, "");
+}
+
+function numberIn(text: string): number | null {
+  const match = /^(?:#|no\.?|wo|work order|bill|visit|invoice)?\s*#?\s*(\d{1,10})$/i.exec(text);
+  const value = match ? Number(match[1]) : NaN;
+  return value > 0 && value <= LARGEST_NUMBER ? value : null;
+}
+
+/** The words that say most, in the order they were typed. */
+function longest(words: string[]): string[] {
+  if (words.length <= MOST_WORDS) return words;
+  const kept = new Set([...words].sort((a, b) => b.length - a.length).slice(0, MOST_WORDS));
+  return words.filter((word) => kept.has(word));
+}

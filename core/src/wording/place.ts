@@ -1,0 +1,11 @@
+import type { Place } from "../visits/state";
+
+/** An address on one line, without empty parts. @example "18 Heron Landing, Larkhaven, WA 98099" */
+export function showPlace({
+  street,
+  town,
+  region,
+  postcode,
+}: Pick<Place, "street" | "town" | "region" | "postcode">): string {
+  return [street, town, [region, postcode].filter(Boolean).join(" ")].filter(Boolean).join(", ");
+}

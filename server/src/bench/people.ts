@@ -1,0 +1,174 @@
+import { Client } from "pg";
+import { readConfig } from "../config";
+import { Business, Person } from "../db/models";
+import { start, type Running } from "../start";
+import { Chance } from "./madeUp";
+import { generatePeople, generateWork, type MadeUpCustomer } from "./generate";
+
+/** Times the search and the customer sheet on made-up data of two sizes. Needs PG_ADMIN_URL; prints a JSON line per figure. */
+
+/** Customers; other sizes can be named on the command line. */
+const SIZES = [10_000, 100_000];
+const WORK_PER_CUSTOMER = 10;
+const RUNS = 60;
+
+type Ask = (customer: MadeUpCustomer, chance: Chance) => string;
+
+const lastName = ({ name }: MadeUpCustomer): string => name.split(" ").at(-1) ?? name;
+const firstName = ({ name }: MadeUpCustomer): string => name.split(" ")[0] ?? name;
+const digits = ({ details }: MadeUpCustomer): string => details.phones[0]?.number.slice(1) ?? "";
+const car = ({ cars }: MadeUpCustomer): MadeUpCustomer["cars"][number] => {
+  const [first] = cars;
+  if (!first) throw new Error("everybody has a car here");
+  return first;
+};
+const street = ({ details }: MadeUpCustomer): string => details.serviceAddresses[0]?.place.street ?? "";
+const swapped = (text: string, chance: Chance): string => {
+  const at = 1 + chance.below(Math.max(1, text.length - 2));
+  return text.slice(0, at) + (text[at + 1] ?? "") + (text[at] ?? "") + text.slice(at + 2);
+};
+const wrong = (text: string, chance: Chance): string => {
+  const at = chance.below(text.length);
+  return `${text.slice(0, at)}x${text.slice(at + 1)}`;
+};
+
+/** Every way to ask. */
+const ASKS: Readonly<Record<string, Ask>> = {
+  "two letters": (who) => lastName(who).slice(0, 2),
+  "first letters of a name": (who) => lastName(who).slice(0, 4),
+  "first name": firstName,
+  "whole name": ({ name }) => name,
+  "letters of both names": (who) => `${firstName(who).slice(0, 3)} ${lastName(who).slice(0, 3)}`,
+  "part inside a name": (who) => lastName(who).slice(1),
+  "swapped letters": (who, chance) => swapped(lastName(who), chance),
+  "a wrong letter": (who, chance) => wrong(lastName(who), chance),
+  "both names misspelled": (who, chance) => `${swapped(firstName(who), chance)} ${wrong(lastName(who), chance)}`,
+  "a contact": (who) => who.details.contacts[0]?.name ?? who.name,
+  "name and car": (who) => `${firstName(who)} ${car(who).make}`,
+  "phone, formatted": (who) => digits(who).replace(/^1(\d{3})(\d{3})(\d{4})$/, "($1) $2-$3"),
+  "phone, digits": digits,
+  "phone, with a wrong digit": (who, chance) => wrong(digits(who).slice(1), chance).replace("x", "5"),
+  "last four of a phone": (who) => digits(who).slice(-4),
+  "area code": (who) => digits(who).slice(1, 4),
+  plate: (who) => car(who).plate.replace(/0/g, "O"),
+  "end of a plate": (who) => car(who).plate.slice(-4),
+  "a wrong sign in a plate": (who, chance) => wrong(car(who).plate, chance),
+  VIN: (who) => car(who).vin,
+  "last six of a VIN": (who) => car(who).vin.slice(-6),
+  "last eight of a VIN": (who) => car(who).vin.slice(-8),
+  "a wrong sign in a VIN": (who, chance) => wrong(car(who).vin, chance),
+  email: (who) => who.details.emails[0]?.address ?? "nobody@example.com",
+  "house and street": street,
+  street: (who) => street(who).split(" ").slice(1).join(" "),
+  "work order number": (_, chance) => String(5001 + chance.below(90_000)),
+  "a make": (who) => car(who).make,
+  "name and town": (who) => `${lastName(who)} Larkhaven`,
+  "nothing that is there": (_, chance) => `qqzv${chance.below(1000)}w`,
+};
+
+async function main(): Promise<void> {
+  const admin = process.env.PG_ADMIN_URL;
+  if (!admin) throw new Error("PG_ADMIN_URL is not set; npm run bench -- people sets it");
+  const medians = new Map<string, number[]>();
+  const asked = process.argv.slice(2).map(Number);
+  for (const size of asked.length > 0 ? asked : SIZES) {
+    const bench = await open(admin, size);
+    for (const [name, ask] of Object.entries(ASKS)) {
+      const chance = new Chance(11);
+      const times: number[] = [];
+      for (let run = 0; run < RUNS; run++)
+        times.push(await timed(bench, `/api/search?q=${encodeURIComponent(ask(chance.pick(bench.people), chance))}`));
+      tell(`search, ${name}`, size, times);
+      medians.set(name, [...(medians.get(name) ?? []), at(times, 0.5)]);
+    }
+    const chance = new Chance(12);
+    const sheets: number[] = [];
+    for (let run = 0; run < 300; run++)
+      sheets.push(await timed(bench, `/api/customers/${chance.pick(bench.people).id}`));
+    tell("open a customer", size, sheets);
+    const fleet = bench.people.find(({ cars }) => cars.length > 100);
+    const fleets: number[] = [];
+    for (let run = 0; fleet && run < 40; run++) fleets.push(await timed(bench, `/api/customers/${fleet.id}`));
+    tell("open a fleet of 200 cars", size, fleets);
+    await bench.running.stop();
+  }
+  for (const [name, [small, large]] of medians)
+    if (small !== undefined && large !== undefined)
+      print({ figure: `search, ${name}: 100,000 over 10,000`, unit: "ratio of medians", median: round(large / small) });
+}
+
+interface Bench {
+  running: Running;
+  people: MadeUpCustomer[];
+  cookie: string;
+}
+
+/** A database with that many customers, and the server on it. */
+async function open(admin: string, size: number): Promise<Bench> {
+  const database = `bench_${size}`;
+  const client = new Client({ connectionString: `${admin}/postgres` });
+  await client.connect();
+  await client.query(`drop database if exists ${database} with (force)`);
+  await client.query(`create database ${database}`);
+  await client.end();
+  const direct = new Client({ connectionString: `${admin}/${database}` });
+  const running = await start(
+    readConfig({ PORT: "0", DATABASE_URL: `${admin}/${database}`, LOG_LEVEL: "error", WEB_DIR: "/nonexistent" }),
+  );
+  const { db } = running.deps;
+  const business = await Business.findOne({ rejectOnEmpty: true });
+  const mechanic = await Person.findOne({ where: { businessId: business.id, login: "odile" }, rejectOnEmpty: true });
+  const started = performance.now();
+  const people = await generatePeople(db, business.id, size);
+  const made = performance.now();
+  // On a connection of its own: the server's end a statement after twenty seconds.
+  await direct.connect();
+  await generateWork(direct, business.id, mechanic.id, size * WORK_PER_CUSTOMER);
+  await direct.end();
+  print({ figure: "make the people", unit: "s", size, median: round((made - started) / 1000) });
+  print({ figure: "make their work", unit: "s", size, median: round((performance.now() - made) / 1000) });
+  const answer = await fetch(`${running.url}/api/session`, {
+    method: "POST",
+    headers: { "Content-Type": "application/json" },
+    body: JSON.stringify({ login: "odile", password: "lantern-7" }),
+  });
+  const bench = { running, people, cookie: (answer.headers.get("set-cookie") ?? "").split(";")[0] ?? "" };
+  for (let warm = 0; warm < 100; warm++)
+    await timed(bench, `/api/search?q=${encodeURIComponent(people[warm]?.name ?? "")}`);
+  return bench;
+}
+
+/** Milliseconds from asking to the whole answer. */
+async function timed({ running, cookie }: Bench, path: string): Promise<number> {
+  const start = performance.now();
+  const response = await fetch(running.url + path, { headers: { Cookie: cookie } });
+  await response.text();
+  if (response.status !== 200) throw new Error(`${path} answered ${response.status}`);
+  return performance.now() - start;
+}
+
+function tell(figure: string, size: number, times: number[]): void {
+  if (times.length > 0)
+    print({ figure, unit: "ms", size, median: at(times, 0.5), p95: at(times, 0.95), runs: times.length });
+}
+
+function at(times: readonly number[], share: number): number {
+  const sorted = [...times].sort((a, b) => a - b);
+  return round(sorted[Math.min(sorted.length - 1, Math.floor(sorted.length * share))] ?? 0);
+}
+
+function round(value: number): number {
+  return Math.round(value * 100) / 100;
+}
+
+function print(figure: object): void {
+  process.stdout.write(`${JSON.stringify({ bench: "people", ...figure })}\n`);
+}
+
+void main().then(
+  () => process.exit(0),
+  (error: unknown) => {
+    process.stderr.write(`${String(error)}\n`);
+    process.exit(1);
+  },
+);

@@ -1,0 +1,24 @@
+import { readPhone } from "@mechanon/core";
+import { AppError } from "../http/errors";
+import { OutsideError } from "../outside/http";
+import type { DirectoryEntry, Outside } from "../outside/outside";
+
+/**
+ * Whose phone the directory says it is; null when it does not know, or when it is no whole phone yet.
+ * @throws {AppError} `directory/unreachable`.
+ */
+export async function lookUpPhone(outside: Pick<Outside, "directory">, typed: string): Promise<DirectoryEntry | null> {
+  const phone = readPhone(typed);
+  if (phone === null) return null;
+  try {
+    return await outside.directory.whoseIs(phone.number);
+  } catch (error) {
+    if (error instanceof OutsideError)
+      throw new AppError(
+        "directory/unreachable",
+        "The phone directory does not answer. What you typed is kept; go on without it.",
+        { cause: error },
+      );
+    throw error;
+  }
+}

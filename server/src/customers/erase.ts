@@ -1,0 +1,151 @@
+import { ERASED, noDetails, visitWithoutPerson, workOrderWithoutPerson } from "@mechanon/core";
+import { Op, type Sequelize, type Transaction } from "sequelize";
+import {
+  CustomerMerge,
+  CustomerRow,
+  Message,
+  Photo,
+  VehicleRow,
+  VisitRow,
+  VisitWorkOrder,
+  WorkOrderRow,
+} from "../db/models";
+import { AppError } from "../http/errors";
+import type { Scope } from "../scope";
+import { indexCustomers } from "../search/indexCustomers";
+import { findCustomer } from "./service";
+
+interface Erased {
+  billsKept: number;
+  carsRemoved: number;
+  photosRemoved: number;
+}
+
+/**
+ * Takes away all that tells who a customer was. Bills have to be kept by law: what was done, for how much, on which
+ * make and model, in which town; the person is no longer in them.
+ *
+ * @throws {AppError} `customer/work-open` while something is open or owed, `version/changed`.
+ */
+export async function eraseCustomer(db: Sequelize, scope: Scope, askedId: string, version: number): Promise<Erased> {
+  const { businessId } = scope;
+  return db.transaction(async (transaction) => {
+    const customer = await findCustomer(scope, askedId, transaction);
+    if (customer.erasedAt) throw new AppError("customer/erased", "This customer was erased already.");
+    if (customer.version !== version)
+      throw new AppError(
+        "version/changed",
+        "Somebody else changed this customer meanwhile. Nothing was erased; look again.",
+      );
+    // Records that became part of this one hold the same person.
+    const parts = await CustomerRow.findAll({ where: { businessId, mergedInto: customer.id }, transaction });
+    const customerIds = [customer.id, ...parts.map(({ id }) => id)];
+    const orders = await WorkOrderRow.findAll({
+      where: { businessId, customerId: customerIds },
+      order: ["id"],
+      lock: transaction.LOCK.UPDATE,
+      transaction,
+    });
+    if (orders.some(({ waitsFor, dueCents }) => waitsFor !== null || dueCents > 0))
+      throw new AppError(
+        "customer/work-open",
+        "There is open work or money owed. Nothing was erased; finish or settle it first.",
+      );
+    const orderIds = orders.map(({ id }) => id);
+    const photosRemoved = await eraseWork(db, businessId, orders, transaction);
+    await eraseVisits(db, businessId, orderIds, transaction);
+    await eraseTraces(db, businessId, [...orderIds, ...customerIds], transaction);
+    const carsRemoved = await eraseCars(businessId, customerIds, orders, transaction);
+    const erasedAt = new Date();
+    await CustomerMerge.destroy({
+      where: { businessId, [Op.or]: [{ keptId: customerIds }, { mergedId: customerIds }] },
+      transaction,
+    });
+    for (const row of [customer, ...parts])
+      await row.update({ name: ERASED, details: noDetails(), erasedAt, version: row.version + 1 }, { transaction });
+    await indexCustomers(db, businessId, customerIds, transaction);
+    await forgetWords(db, businessId, transaction);
+    return { billsKept: orders.length, carsRemoved, photosRemoved };
+  });
+}
+
+async function eraseWork(
+  db: Sequelize,
+  businessId: string,
+  orders: WorkOrderRow[],
+  transaction: Transaction,
+): Promise<number> {
+  const photoIds = orders.flatMap(({ state }) => state.findings.flatMap((finding) => finding.photoIds));
+  for (const order of orders)
+    await order.update({ state: workOrderWithoutPerson(order.state), revision: order.revision + 1 }, { transaction });
+  return Photo.destroy({ where: { businessId, id: photoIds }, transaction });
+}
+
+async function eraseVisits(
+  db: Sequelize,
+  businessId: string,
+  orderIds: string[],
+  transaction: Transaction,
+): Promise<void> {
+  const links = await VisitWorkOrder.findAll({ where: { businessId, workOrderId: orderIds }, transaction });
+  const visits = await VisitRow.findAll({
+    where: { businessId, id: links.map(({ visitId }) => visitId) },
+    transaction,
+  });
+  for (const visit of visits)
+    await visit.update({ state: visitWithoutPerson(visit.state), revision: visit.revision + 1 }, { transaction });
+  await scrubHistory(db, businessId, [...orderIds, ...visits.map(({ id }) => id)], transaction);
+}
+
+/** That something was done stays in the history; what was said in it goes. */
+async function scrubHistory(
+  db: Sequelize,
+  businessId: string,
+  aggregateIds: string[],
+  transaction: Transaction,
+): Promise<void> {
+  await db.query(
+    "update commands set body = jsonb_build_object('type', body->'type', 'erased', true) where business_id = $1 and aggregate_id = any($2)",
+    { bind: [businessId, aggregateIds], transaction },
+  );
+}
+
+/** Messages, links to receipts, and kept answers in which the person stands. */
+async function eraseTraces(db: Sequelize, businessId: string, ids: string[], transaction: Transaction): Promise<void> {
+  await Message.destroy({ where: { businessId, workOrderId: ids }, transaction });
+  await db.query("delete from receipt_links where business_id = $1 and work_order_id = any($2)", {
+    bind: [businessId, ids],
+    transaction,
+  });
+  await db.query(
+    "delete from idempotency_keys where business_id = $1 and (answer->>'id' = any($2) or answer->>'customerId' = any($2))",
+    { bind: [businessId, ids], transaction },
+  );
+}
+
+/** Cars that are on a bill stay by make and model; a plate or VIN leads to their owner. */
+async function eraseCars(
+  businessId: string,
+  customerIds: string[],
+  orders: WorkOrderRow[],
+  transaction: Transaction,
+): Promise<number> {
+  const billed = [...new Set(orders.map(({ vehicleId }) => vehicleId))];
+  await VehicleRow.update(
+    { vin: null, plate: null, plateKey: null, region: null, color: null },
+    { where: { businessId, id: billed }, transaction },
+  );
+  return VehicleRow.destroy({
+    where: { businessId, customerId: customerIds, id: { [Op.notIn]: billed } },
+    transaction,
+  });
+}
+
+/** Words nobody is found by any more: a rare name would tell that its owner was here. */
+async function forgetWords(db: Sequelize, businessId: string, transaction: Transaction): Promise<void> {
+  await db.query(
+    `delete from search_words where business_id = $1 and not exists (
+       select from customer_words where customer_words.business_id = $1 and customer_words.word = search_words.word)`,
+    { bind: [businessId], transaction },
+  );
+}

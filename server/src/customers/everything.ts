@@ -1,0 +1,37 @@
+import { redactWorkOrder } from "@mechanon/core";
+import { CustomerMerge, Message, Photo, VehicleRow, WorkOrderRow } from "../db/models";
+import type { Scope } from "../scope";
+import { toVehicle } from "../vehicles/toVehicle";
+import { visitsOf } from "../visits/queries";
+import { findCustomer } from "./service";
+import { toCustomer } from "./toCustomer";
+
+/** All that is known about one customer, for the customer: nothing of the business's own costs. */
+export async function everythingAbout(scope: Scope, askedId: string): Promise<object> {
+  const { businessId } = scope;
+  const customer = await findCustomer(scope, askedId);
+  const where = { businessId, customerId: customer.id };
+  const [vehicles, orders, merges] = await Promise.all([
+    VehicleRow.findAll({ where, order: ["id"] }),
+    WorkOrderRow.findAll({ where, order: ["number"] }),
+    CustomerMerge.findAll({ where: { businessId, keptId: customer.id, undoneAt: null }, order: ["mergedAt"] }),
+  ]);
+  const orderIds = orders.map(({ id }) => id);
+  const photoIds = orders.flatMap(({ state }) => state.findings.flatMap((finding) => finding.photoIds));
+  const [visits, messages, photos] = await Promise.all([
+    visitsOf(businessId, orderIds),
+    Message.findAll({ where: { businessId, workOrderId: orderIds }, order: ["createdAt"] }),
+    Photo.findAll({ where: { businessId, id: photoIds } }),
+  ]);
+  return {
+    exportedAt: new Date().toISOString(),
+    business: scope.businessName,
+    customer: toCustomer(customer),
+    cars: vehicles.map(toVehicle),
+    workOrders: orders.map(({ number, state }) => ({ number, ...redactWorkOrder(state, { rights: [] }) })),
+    visits: [...new Map([...visits.values()].flat().map((visit) => [visit.id, visit])).values()],
+    messages: messages.map(({ recipient, text, status, createdAt }) => ({ recipient, text, status, at: createdAt })),
+    photos: photos.map(({ id, type, bytes }) => ({ id, type, base64: bytes.toString("base64") })),
+    mergedRecords: merges.map(({ mergedId, mergedAt }) => ({ id: mergedId, mergedAt })),
+  };
+}

@@ -1,0 +1,76 @@
+import { searchTerms, type CustomerDetails, type CustomerKind } from "@mechanon/core";
+import type { Sequelize, Transaction } from "sequelize";
+import { SEARCH_VERSION, writeTerms } from "../search/indexCustomers";
+
+export interface NewVehicle {
+  id: string;
+  vin: string | null;
+  plate: string | null;
+  plateKey: string | null;
+  region: string | null;
+  year: number | null;
+  make: string | null;
+  model: string | null;
+  color: string | null;
+}
+export interface NewCustomer {
+  id: string;
+  kind: CustomerKind;
+  name: string;
+  details: CustomerDetails;
+  vehicles: NewVehicle[];
+}
+
+/** Keeps many new customers with their cars at once, with what they are searched by. */
+export async function insertCustomers(
+  db: Sequelize,
+  businessId: string,
+  customers: readonly NewCustomer[],
+  transaction: Transaction,
+): Promise<void> {
+  await db.query(
+    `insert into customers (business_id, id, kind, name, details, search_version)
+     select $1, *, ${SEARCH_VERSION} from unnest($2::uuid[], $3::text[], $4::text[], $5::jsonb[])`,
+    {
+      bind: [
+        businessId,
+        customers.map(({ id }) => id),
+        customers.map(({ kind }) => kind),
+        customers.map(({ name }) => name),
+        customers.map(({ details }) => JSON.stringify(details)),
+      ],
+      transaction,
+    },
+  );
+  await insertVehicles(
+    db,
+    businessId,
+    customers.flatMap(({ id: customerId, vehicles }) => vehicles.map((vehicle) => ({ ...vehicle, customerId }))),
+    transaction,
+  );
+  const terms = customers.map(({ id, kind, name, details, vehicles }) => ({
+    id,
+    ...searchTerms({ kind, name, ...details }, vehicles),
+  }));
+  await writeTerms(db, businessId, terms, transaction);
+}
+
+/** Keeps many new cars at once; their owners have to be indexed after it. */
+export async function insertVehicles(
+  db: Sequelize,
+  businessId: string,
+  vehicles: readonly (NewVehicle & { customerId: string })[],
+  transaction: Transaction,
+): Promise<void> {
+  const records = vehicles.map(({ customerId, plateKey, ...vehicle }) => ({
+    ...vehicle,
+    customer_id: customerId,
+    plate_key: plateKey,
+  }));
+  await db.query(
+    `insert into vehicles (business_id, id, customer_id, vin, plate, plate_key, region, year, make, model, color)
+     select $1, id, customer_id, vin, plate, plate_key, region, year, make, model, color
+     from jsonb_to_recordset($2::jsonb) as car(id uuid, customer_id uuid, vin text, plate text, plate_key text, region text, year int, make text, model text, color text)`,
+    { bind: [businessId, JSON.stringify(records)], transaction },
+  );
+}

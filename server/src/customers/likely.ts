@@ -1,0 +1,91 @@
+import { LIKENESSES, likenesses, showVehicle, streetKey, wordsOf, type Compared, type Likeness } from "@mechanon/core";
+import type { LikelySame } from "@mechanon/contract";
+import { Op, QueryTypes, type Sequelize, type Transaction } from "sequelize";
+import { CustomerRow, VehicleRow } from "../db/models";
+import type { Scope } from "../scope";
+import { toCustomer } from "./toCustomer";
+
+const MOST_COMPARED = 200;
+const MOST_TOLD = 5;
+
+type Typed = Partial<Compared> & { id?: string };
+
+/** Customers who may be the one being typed, the surest first, with why and their cars. */
+export async function likelyCustomers(
+  db: Sequelize,
+  { businessId }: Pick<Scope, "businessId">,
+  typed: Typed,
+  transaction?: Transaction,
+): Promise<LikelySame[]> {
+  const draft: Compared = { name: "", phones: [], emails: [], contacts: [], serviceAddresses: [], billingAddress: null, ...typed }; // prettier-ignore
+  const ids = (await candidates(db, businessId, [draft], transaction)).filter((id) => id !== typed.id);
+  const rows = await CustomerRow.findAll({ where: { businessId, id: ids, erasedAt: null }, transaction });
+  const alike = rows
+    .map((row) => ({ row, why: likenesses(draft, { name: row.name, ...row.details }) }))
+    .filter(({ why }) => why.length > 0)
+    .sort((a, b) => rank(a.why) - rank(b.why) || b.why.length - a.why.length)
+    .slice(0, MOST_TOLD);
+  const cars = await VehicleRow.findAll({
+    where: { businessId, customerId: { [Op.in]: alike.map(({ row }) => row.id) } },
+    order: ["id"],
+    transaction,
+  });
+  return alike.map(({ row, why }) => ({
+    customer: toCustomer(row),
+    likenesses: why,
+    cars: cars.filter(({ customerId }) => customerId === row.id).map((car) => showVehicle(car)),
+  }));
+}
+
+/** Ids of all customers who have a phone, an email, a street or the whole name in common with one of these. */
+export async function candidates(
+  db: Sequelize,
+  businessId: string,
+  drafts: readonly Compared[],
+  transaction?: Transaction,
+): Promise<string[]> {
+  const phones = drafts.flatMap(({ phones: own, contacts }) => [
+    ...own.map(({ number }) => number.replace(/\D/g, "")),
+    ...contacts.flatMap(({ phone }) => (phone ? [phone.number.replace(/\D/g, "")] : [])),
+  ]);
+  const emails = drafts.flatMap(({ emails: own, contacts }) =>
+    [...own.map(({ address }) => address), ...contacts.flatMap(({ email }) => email ?? [])].map((address) =>
+      address.toLowerCase(),
+    ),
+  );
+  const streets = drafts.flatMap(({ serviceAddresses, billingAddress }) =>
+    [...serviceAddresses.map(({ place }) => place.street), billingAddress?.street ?? ""]
+      .map(streetKey)
+      .filter((key) => key !== ""),
+  );
+  // Of a name its longest word is the rarest; likeness is decided on the whole.
+  const names = drafts.flatMap(({ name }) =>
+    wordsOf(name)
+      .sort((a, b) => b.length - a.length)
+      .slice(0, 1),
+  );
+  const rows = await db.query<{ customer_id: string }>(
+    `select distinct customer_id from (
+       select customer_id from customer_keys where business_id = $1 and
+         (kind = 'phone' and key = any($2) or kind = 'email' and key = any($3))
+       union all select customer_id from unnest($4::text[]) street cross join lateral (
+         select customer_id from customer_keys where business_id = $1 and kind = 'street' and key = street limit ${MOST_COMPARED}) at_street
+       union all select customer_id from unnest($5::text[]) named cross join lateral (
+         select customer_id from customer_words where business_id = $1 and word = named and field = 0
+         order by customer_id desc limit ${MOST_COMPARED}) by_name) found`,
+    {
+      bind: [businessId, unique(phones), unique(emails), unique(streets), unique(names)],
+      type: QueryTypes.SELECT,
+      transaction,
+    },
+  );
+  return rows.map(({ customer_id: id }) => id);
+}
+
+function rank(why: readonly Likeness[]): number {
+  return Math.min(...why.map((each) => LIKENESSES.indexOf(each)));
+}
+
+function unique(values: readonly string[]): string[] {
+  return [...new Set(values)];
+}

@@ -1,0 +1,151 @@
+import { jobTotals, showVehicle, type WorkOrderState } from "@mechanon/core";
+import type { CustomerSheet, CustomerVisit } from "@mechanon/contract";
+import { Op, QueryTypes, type Sequelize } from "sequelize";
+import { CustomerMerge, CustomerRow, Person, VehicleRow, WorkOrderRow } from "../db/models";
+import type { Scope } from "../scope";
+import { toVehicle } from "../vehicles/toVehicle";
+import { listWorkOrders } from "../workOrders/summaries";
+import { undoUntil } from "./merge";
+import { findCustomer } from "./service";
+import { toCustomer } from "./toCustomer";
+
+const PAST_WORK_PAGE = 20;
+const MOST_OPEN = 50;
+const MOST_VISITS = 10;
+const MOST_LATER = 50;
+const MOST_MESSAGES = 10;
+
+/** A customer with all that hangs on them. */
+export async function customerSheet(db: Sequelize, scope: Scope, askedId: string): Promise<CustomerSheet> {
+  const { businessId } = scope;
+  const customer = await findCustomer(scope, askedId);
+  const { id } = customer;
+  const [vehicles, openWork, pastWork, pastWorkCount, owed, laterRows, coming, last, messages, merges] =
+    await Promise.all([
+      VehicleRow.findAll({ where: { businessId, customerId: id }, order: ["year", "id"] }),
+      listWorkOrders(scope, { customerId: id, waitsFor: { [Op.ne]: null } }, { order: [["openedAt", "DESC"]], limit: MOST_OPEN }),
+      pastWorkPage(scope, id, 0),
+      WorkOrderRow.count({ where: { businessId, customerId: id, waitsFor: null } }),
+      WorkOrderRow.sum("dueCents", { where: { businessId, customerId: id } }),
+      WorkOrderRow.findAll({
+        attributes: ["id", "vehicleId", "state"],
+        where: { businessId, customerId: id, laterCount: { [Op.gt]: 0 } },
+        order: [["openedAt", "DESC"]],
+        limit: MOST_LATER,
+      }),
+      visits(db, businessId, id, "coming"),
+      visits(db, businessId, id, "last"),
+      lastMessages(db, businessId, id),
+      mergesInto(businessId, id),
+    ]); // prettier-ignore
+  const carNames = new Map(vehicles.map((car) => [car.id, showVehicle(car)]));
+  return {
+    customer: toCustomer(customer),
+    vehicles: vehicles.map(toVehicle),
+    openWork,
+    comingVisits: coming,
+    lastVisits: last,
+    // Sequelize gives null where there is nothing to add up.
+    owedCents: owed ?? 0,
+    later: laterRows.flatMap((row) => laterJobs(row.id, row.state, carNames.get(row.vehicleId) ?? "")),
+    messages,
+    pastWork,
+    pastWorkCount,
+    merges,
+  };
+}
+
+/** A page of work that is over, newest first. */
+export function pastWorkPage(scope: Scope, customerId: string, from: number): Promise<CustomerSheet["pastWork"]> {
+  return listWorkOrders(
+    scope,
+    { customerId, waitsFor: null },
+    { order: [["openedAt", "DESC"]], limit: PAST_WORK_PAGE, offset: from },
+  );
+}
+
+function laterJobs(workOrderId: string, state: WorkOrderState, vehicleName: string): CustomerSheet["later"] {
+  const totals = jobTotals(state);
+  return state.jobs.flatMap(({ id: jobId, title, answer }) => {
+    if (answer?.value !== "later") return [];
+    const at = state.approvals.find((approval) => approval.id === answer.approvalId)?.at ?? state.openedAt;
+    return [{ workOrderId, jobId, title, vehicleName, totalCents: totals.get(jobId) ?? 0, at }];
+  });
+}
+
+interface VisitFound {
+  id: string;
+  work_order_id: string;
+  starts_at: Date;
+  mechanic: string;
+  street: string;
+  cancelled: boolean;
+  year: number | null;
+  make: string | null;
+  model: string | null;
+}
+
+async function visits(
+  db: Sequelize,
+  businessId: string,
+  customerId: string,
+  which: "coming" | "last",
+): Promise<CustomerVisit[]> {
+  const condition =
+    which === "coming"
+      ? "not visits.cancelled and visits.state->>'leftAt' is null"
+      : "visits.cancelled or visits.state->>'leftAt' is not null";
+  const rows = await db.query<VisitFound>(
+    `select visits.id, work_orders.id as work_order_id, starts_at, people.name as mechanic, cancelled,
+       visits.state->'place'->>'street' as street, vehicles.year, vehicles.make, vehicles.model
+     from work_orders
+     join visit_work_orders links on links.business_id = $1 and links.work_order_id = work_orders.id
+     join visits on visits.business_id = $1 and visits.id = links.visit_id
+     join people on people.business_id = $1 and people.id = visits.mechanic_id
+     join vehicles on vehicles.business_id = $1 and vehicles.id = work_orders.vehicle_id
+     where work_orders.business_id = $1 and work_orders.customer_id = $2 and (${condition})
+     order by starts_at ${which === "coming" ? "asc" : "desc"} limit ${MOST_VISITS}`,
+    { bind: [businessId, customerId], type: QueryTypes.SELECT },
+  );
+  return rows.map(({ id, work_order_id: workOrderId, starts_at: startsAt, mechanic, street, cancelled, ...car }) => ({
+    id,
+    workOrderId,
+    startsAt: startsAt.toISOString(),
+    mechanicName: mechanic,
+    street,
+    vehicleName: showVehicle(car),
+    cancelled,
+  }));
+}
+
+async function lastMessages(db: Sequelize, businessId: string, customerId: string): Promise<CustomerSheet["messages"]> {
+  const rows = await db.query<{ id: string; text: string; status: "waiting" | "sent"; created_at: Date }>(
+    `select messages.id, text, status, messages.created_at from work_orders
+     join messages on messages.business_id = $1 and messages.work_order_id = work_orders.id
+     where work_orders.business_id = $1 and work_orders.customer_id = $2
+     order by messages.created_at desc limit ${MOST_MESSAGES}`,
+    { bind: [businessId, customerId], type: QueryTypes.SELECT },
+  );
+  return rows.map(({ created_at: at, ...message }) => ({ ...message, at: at.toISOString() }));
+}
+
+async function mergesInto(businessId: string, keptId: string): Promise<CustomerSheet["merges"]> {
+  const rows = await CustomerMerge.findAll({
+    where: { businessId, keptId, undoneAt: null },
+    order: [["mergedAt", "DESC"]],
+  });
+  const standing = rows.filter(({ mergedAt }) => undoUntil(mergedAt) > new Date());
+  if (standing.length === 0) return [];
+  const [customers, people] = await Promise.all([
+    CustomerRow.findAll({ where: { businessId, id: standing.map(({ mergedId }) => mergedId) } }),
+    Person.findAll({ where: { businessId, id: standing.map(({ mergedBy }) => mergedBy) } }),
+  ]);
+  const named = new Map([...customers, ...people].map(({ id, name }) => [id, name]));
+  return standing.map(({ id, mergedId, mergedBy, mergedAt }) => ({
+    id,
+    mergedName: named.get(mergedId) ?? "",
+    at: mergedAt.toISOString(),
+    by: named.get(mergedBy) ?? "",
+    undoUntil: undoUntil(mergedAt).toISOString(),
+  }));
+}

@@ -1,0 +1,109 @@
+import { WORD_FIELDS, searchTerms, shapesOf, type SearchTerms } from "@mechanon/core";
+import { QueryTypes, type Sequelize, type Transaction } from "sequelize";
+import { CustomerRow, VehicleRow } from "../db/models";
+
+/** Counted up when words or keys are read in another way: what was written before is written anew at the start. */
+export const SEARCH_VERSION = 1;
+const BATCH = 500;
+
+/** Writes what customers are found by, in the transaction that changed them; merged and erased ones are found by nothing. */
+export async function indexCustomers(
+  db: Sequelize,
+  businessId: string,
+  customerIds: readonly string[],
+  transaction: Transaction,
+): Promise<void> {
+  const ids = [...new Set(customerIds)];
+  const [customers, vehicles] = await Promise.all([
+    CustomerRow.findAll({ where: { businessId, id: ids }, transaction }),
+    VehicleRow.findAll({
+      attributes: ["id", "customerId", "vin", "plateKey", "make", "model"],
+      where: { businessId, customerId: ids },
+      transaction,
+    }),
+  ]);
+  for (const table of ["customer_words", "customer_keys"])
+    await db.query(`delete from ${table} where business_id = $1 and customer_id = any($2)`, {
+      bind: [businessId, ids],
+      transaction,
+    });
+  const terms = customers
+    .filter(({ mergedInto, erasedAt }) => !mergedInto && !erasedAt)
+    .map(({ id, kind, name, details }) => ({
+      id,
+      ...searchTerms(
+        { kind, name, ...details },
+        vehicles.filter(({ customerId }) => customerId === id),
+      ),
+    }));
+  await writeTerms(db, businessId, terms, transaction);
+  await db.query("update customers set search_version = $3 where business_id = $1 and id = any($2)", {
+    bind: [businessId, ids, SEARCH_VERSION],
+    transaction,
+  });
+}
+
+/** Appends the terms of customers that have none yet. */
+export async function writeTerms(
+  db: Sequelize,
+  businessId: string,
+  terms: readonly ({ id: string } & SearchTerms)[],
+  transaction: Transaction,
+): Promise<void> {
+  const words = terms.flatMap(({ id, words: own }) => own.map(({ word, field }) => ({ id, word, field })));
+  const keys = terms.flatMap(({ id, keys: own }) => own.map((key) => ({ id, ...key })));
+  // In one order, so that two writers with words in common wait for each other instead of forever.
+  const distinct = [...new Set(words.map(({ word }) => word))].sort();
+  const fresh = await db.query<{ word: string }>(
+    `insert into search_words (business_id, word) select $1, word from unnest($2::text[]) word
+     on conflict do nothing returning word`,
+    { bind: [businessId, distinct], transaction, type: QueryTypes.SELECT },
+  );
+  const shapes = fresh.flatMap(({ word }) => shapesOf(word).map((shape) => ({ shape, word })));
+  await db.query(
+    `insert into search_word_shapes (business_id, shape, word) select $1, * from unnest($2::text[], $3::text[])
+     on conflict do nothing`,
+    { bind: [businessId, shapes.map(({ shape }) => shape), shapes.map(({ word }) => word)], transaction },
+  );
+  await db.query(
+    `insert into customer_words (business_id, word, field, customer_id)
+     select $1, * from unnest($2::text[], $3::smallint[], $4::uuid[]) on conflict do nothing`,
+    {
+      bind: [
+        businessId,
+        words.map(({ word }) => word),
+        words.map(({ field }) => WORD_FIELDS.indexOf(field)),
+        words.map(({ id }) => id),
+      ],
+      transaction,
+    },
+  );
+  await db.query(
+    `insert into customer_keys (business_id, kind, key, customer_id, vehicle_id)
+     select $1, * from unnest($2::text[], $3::text[], $4::uuid[], $5::uuid[])`,
+    {
+      bind: [
+        businessId,
+        keys.map(({ kind }) => kind),
+        keys.map(({ key }) => key),
+        keys.map(({ id }) => id),
+        keys.map(({ vehicleId }) => vehicleId),
+      ],
+      transaction,
+    },
+  );
+}
+
+/** Brings what was written by an older reading up to date; also what a migration brought in. */
+export async function indexOutdated(db: Sequelize): Promise<void> {
+  for (;;) {
+    const outdated = await db.query<{ business_id: string; id: string }>(
+      "select business_id, id from customers where search_version < $1 order by business_id, id limit $2",
+      { bind: [SEARCH_VERSION, BATCH], type: QueryTypes.SELECT },
+    );
+    if (outdated.length === 0) return;
+    const businessId = outdated[0]?.business_id ?? "";
+    const ids = outdated.flatMap((row) => (row.business_id === businessId ? [row.id] : []));
+    await db.transaction((transaction) => indexCustomers(db, businessId, ids, transaction));
+  }
+}

@@ -1,0 +1,73 @@
+import ICAL from "ical.js";
+import type { ImportField } from "@mechanon/core";
+
+/** The columns a card is laid out in; several of a kind stand side by side. */
+export const VCARD_COLUMNS: readonly ImportField[] = [
+  "name", "business", "mobilePhone", "mobilePhone", "workPhone", "workPhone", "homePhone", "phone", "phone", "email", "email", "email",
+  "street", "town", "region", "postcode", "notes", "contactName", "contactRole",
+]; // prettier-ignore
+
+/**
+ * The cards of a file, each as a row of VCARD_COLUMNS; a card that cannot be read is a row with what it says as notes.
+ * @see RFC 6350, RFC 2426
+ */
+export function readVcards(text: string): string[][] {
+  return text
+    .split(/(?=^BEGIN:VCARD\s*$)/im)
+    .flatMap((card) => (/^BEGIN:VCARD/i.test(card.trim()) ? [rowOf(card.trim())] : []));
+}
+
+function rowOf(card: string): string[] {
+  try {
+    return layOut(
+      new ICAL.Component(ICAL.parse(`${card.replace(/\r?\n/g, "\r\n")}\r\n`) as [string, unknown[], unknown[]]),
+    );
+  } catch (error) {
+    return VCARD_COLUMNS.map((column) => (column === "notes" ? `Unreadable card (${error instanceof Error ? error.message : "?"}): ${card.slice(0, 500)}` : "")); // prettier-ignore
+  }
+}
+
+function layOut(card: ICAL.Component): string[] {
+  const cells = new Map<ImportField, string[]>();
+  const add = (field: ImportField, value: string): void => {
+    if (value.trim() !== "") cells.set(field, [...(cells.get(field) ?? []), value.trim()]);
+  };
+  const isOrganization = textOf(card.getFirstPropertyValue("kind")).toLowerCase() === "org";
+  const organization = [card.getFirstPropertyValue("org")].flat().map(textOf)[0] ?? "";
+  const name = textOf(card.getFirstPropertyValue("fn")) || nameFrom(card.getFirstPropertyValue("n"));
+  if (isOrganization) add("business", name || organization);
+  else {
+    add("name", name);
+    if (organization !== name) add("business", organization);
+  }
+  for (const phone of card.getAllProperties("tel")) {
+    const types = [phone.getParameter("type") ?? ""].flat().join(" ").toLowerCase();
+    const field = /cell/.test(types) ? "mobilePhone" : /work/.test(types) ? "workPhone" : /home/.test(types) ? "homePhone" : "phone"; // prettier-ignore
+    add(field, textOf(phone.getFirstValue()).replace(/^tel:/i, "").replace(/;ext=/i, " ext. "));
+  }
+  for (const email of card.getAllProperties("email")) add("email", textOf(email.getFirstValue()));
+  const [address] = card.getAllProperties("adr");
+  const parts = address ? [address.getFirstValue()].flat().map((part) => [part].flat().map(textOf).join(" ")) : [];
+  for (const [index, field] of [[2, "street"], [3, "town"], [4, "region"], [5, "postcode"]] as const) add(field, parts[index] ?? ""); // prettier-ignore
+  for (const note of card.getAllProperties("note")) add("notes", textOf(note.getFirstValue()));
+  const [related] = card.getAllProperties("related");
+  if (related) {
+    add("contactName", textOf(related.getFirstValue()));
+    add("contactRole", textOf([related.getParameter("type")].flat()[0]));
+  }
+  // Each column takes the next value of its kind; what finds no column goes into the notes.
+  const row = VCARD_COLUMNS.map((field) => cells.get(field)?.shift() ?? "");
+  const left = [...cells.values()].flat();
+  const notes = VCARD_COLUMNS.indexOf("notes");
+  if (left.length > 0) row[notes] = [row[notes], ...left].filter(Boolean).join("\n");
+  return row;
+}
+
+function nameFrom(structured: unknown): string {
+  const [last, first, middle] = [structured].flat().map(textOf);
+  return [first, middle, last].filter(Boolean).join(" ");
+}
+
+function textOf(value: unknown): string {
+  return typeof value === "string" ? value : typeof value === "number" || typeof value === "boolean" ? String(value) : "";
+}
