@@ -1,5 +1,5 @@
 import type { z } from "zod";
-import { problem, type Parsed, type Route, type Sent } from "@mechanon/contract";
+import { problem, routes, type ImportView, type Parsed, type Route, type Sent } from "@mechanon/contract";
 import { ApiProblem, Unreachable } from "./problem";
 
 type Schema = z.ZodType | null;
@@ -49,6 +49,17 @@ export async function sendPhoto(id: string, photo: Blob): Promise<void> {
     headers: { "Content-Type": photo.type || "application/octet-stream" },
     body: photo,
   });
+}
+
+/** Sends a file of customers; the same id again changes nothing. */
+export async function sendImport(id: string, file: File): Promise<ImportView> {
+  const address = addressOf(routes.startImport.path, { id }, { name: file.name });
+  const response = await reach(address, {
+    method: "POST",
+    headers: { "Content-Type": "application/octet-stream" },
+    body: file,
+  });
+  return routes.startImport.answer.parse(await response.json());
 }
 
 /** The address of a route with its parameters filled in. */

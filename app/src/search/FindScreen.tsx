@@ -1,9 +1,9 @@
 import { useQuery } from "@tanstack/react-query";
 import { useRouter } from "expo-router";
 import { useDeferredValue, useEffect, useRef, useState } from "react";
-import { StyleSheet, View, type TextInput } from "react-native";
+import { Linking, StyleSheet, View, type TextInput } from "react-native";
 import { routes } from "@mechanon/contract";
-import { call } from "../api/call";
+import { addressOf, call } from "../api/call";
 import { errorWords } from "../api/problem";
 import { CustomerLine } from "../customers/CustomerLine";
 import { WorkOrderLine } from "../day/WorkOrderLine";
@@ -17,6 +17,11 @@ import { SPACE } from "../ui/theme";
 import { Waiting } from "../ui/Waiting";
 import { Words } from "../ui/Words";
 import { OpenWorkLinks } from "./OpenWorkLinks";
+
+const TAKE_OUT = [
+  ["Take these out as CSV", routes.exportCustomersCsv],
+  ["Take these out as vCards", routes.exportVcards],
+] as const;
 
 /** Customers, cars and work orders, found by a few letters or digits of anything. */
 export function FindScreen() {
@@ -88,6 +93,22 @@ export function FindScreen() {
               />
               <OpenWorkLinks found={found} />
             </View>
+          ))}
+        </View>
+      ) : null}
+      {mayTransfer && query !== "" && data && data.customers.length > 0 ? (
+        <View style={styles.acts}>
+          {TAKE_OUT.map(([label, route]) => (
+            <Button
+              key={label}
+              kind="quiet"
+              label={label}
+              onPress={() =>
+                void Linking.openURL(
+                  addressOf(route.path, {}, { ids: data.customers.map(({ customer }) => customer.id).join(",") }),
+                )
+              }
+            />
           ))}
         </View>
       ) : null}

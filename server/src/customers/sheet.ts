@@ -12,7 +12,8 @@ import { toCustomer } from "./toCustomer";
 const PAST_WORK_PAGE = 20;
 const MOST_OPEN = 50;
 const MOST_VISITS = 10;
-const MOST_LATER = 50;
+const WORK_WITH_LAST_VISITS = 60;
+const MOST_LATER = 30;
 const MOST_MESSAGES = 10;
 
 /** A customer with all that hangs on them. */
@@ -33,8 +34,8 @@ export async function customerSheet(db: Sequelize, scope: Scope, askedId: string
         order: [["openedAt", "DESC"]],
         limit: MOST_LATER,
       }),
-      visits(db, businessId, id, "coming"),
-      visits(db, businessId, id, "last"),
+      comingVisits(db, businessId, id),
+      lastVisits(db, businessId, id),
       lastMessages(db, businessId, id),
       mergesInto(businessId, id),
     ]); // prettier-ignore
@@ -85,28 +86,44 @@ interface VisitFound {
   model: string | null;
 }
 
-async function visits(
-  db: Sequelize,
-  businessId: string,
-  customerId: string,
-  which: "coming" | "last",
-): Promise<CustomerVisit[]> {
-  const condition =
-    which === "coming"
-      ? "not visits.cancelled and visits.state->>'leftAt' is null"
-      : "visits.cancelled or visits.state->>'leftAt' is not null";
-  const rows = await db.query<VisitFound>(
-    `select visits.id, work_orders.id as work_order_id, starts_at, people.name as mechanic, cancelled,
-       visits.state->'place'->>'street' as street, vehicles.year, vehicles.make, vehicles.model
-     from work_orders
-     join visit_work_orders links on links.business_id = $1 and links.work_order_id = work_orders.id
-     join visits on visits.business_id = $1 and visits.id = links.visit_id
-     join people on people.business_id = $1 and people.id = visits.mechanic_id
-     join vehicles on vehicles.business_id = $1 and vehicles.id = work_orders.vehicle_id
-     where work_orders.business_id = $1 and work_orders.customer_id = $2 and (${condition})
-     order by starts_at ${which === "coming" ? "asc" : "desc"} limit ${MOST_VISITS}`,
-    { bind: [businessId, customerId], type: QueryTypes.SELECT },
+/** What both kinds of visits are read from, once the links in question are known as `near`. */
+const VISITS = `
+  select visits.id, near.work_order_id, starts_at, people.name as mechanic, cancelled,
+    visits.state->'place'->>'street' as street, vehicles.year, vehicles.make, vehicles.model
+  from near
+  join visits on visits.business_id = $1 and visits.id = near.visit_id
+  join work_orders on work_orders.business_id = $1 and work_orders.id = near.work_order_id
+  join people on people.business_id = $1 and people.id = visits.mechanic_id
+  join vehicles on vehicles.business_id = $1 and vehicles.id = work_orders.vehicle_id`;
+
+/** Visits from yesterday on that are not over; the business's calendar is short there, whatever the customer's history. */
+function comingVisits(db: Sequelize, businessId: string, customerId: string): Promise<CustomerVisit[]> {
+  return readVisits(
+    db,
+    `with near as materialized (
+       select visit_id, work_order_id from visits
+       join visit_work_orders on visit_work_orders.business_id = $1 and visit_id = visits.id
+       where visits.business_id = $1 and starts_at > now() - interval '1 day' and not cancelled and state->>'leftAt' is null)
+     ${VISITS} where work_orders.customer_id = $2 order by starts_at limit ${MOST_VISITS}`,
+    [businessId, customerId],
   );
+}
+
+/** Visits that are over or were cancelled, of the newest work orders: an old one seldom has a late visit. */
+function lastVisits(db: Sequelize, businessId: string, customerId: string): Promise<CustomerVisit[]> {
+  return readVisits(
+    db,
+    `with near as materialized (
+       select visit_id, work_order_id from visit_work_orders
+       where business_id = $1 and work_order_id = any(array(
+         select id from work_orders where business_id = $1 and customer_id = $2 order by opened_at desc limit ${WORK_WITH_LAST_VISITS})))
+     ${VISITS} where cancelled or visits.state->>'leftAt' is not null order by starts_at desc limit ${MOST_VISITS}`,
+    [businessId, customerId],
+  );
+}
+
+async function readVisits(db: Sequelize, sql: string, bind: string[]): Promise<CustomerVisit[]> {
+  const rows = await db.query<VisitFound>(sql, { bind, type: QueryTypes.SELECT });
   return rows.map(({ id, work_order_id: workOrderId, starts_at: startsAt, mechanic, street, cancelled, ...car }) => ({
     id,
     workOrderId,

@@ -8,8 +8,9 @@ import type { Model, ModelStatic } from "sequelize";
 export function requireBusiness<M extends Model>(model: ModelStatic<M>): void {
   const check = (options: { where?: unknown } | undefined): void => {
     const where = options?.where;
-    if (typeof where !== "object" || where === null || !("businessId" in where) || where.businessId === undefined)
-      throw new Error(`${model.name} was queried without its business`);
+    // Before it deletes, Sequelize has put the columns' own names in already.
+    const { businessId, business_id: column } = (where ?? {}) as { businessId?: unknown; business_id?: unknown };
+    if ((businessId ?? column) === undefined) throw new Error(`${model.name} was queried without its business`);
   };
   model.addHook("beforeFind", (options) => check(options as { where?: unknown }));
   model.addHook("beforeCount", (options) => check(options as { where?: unknown }));

@@ -14,14 +14,12 @@ export async function indexCustomers(
   transaction: Transaction,
 ): Promise<void> {
   const ids = [...new Set(customerIds)];
-  const [customers, vehicles] = await Promise.all([
-    CustomerRow.findAll({ where: { businessId, id: ids }, transaction }),
-    VehicleRow.findAll({
-      attributes: ["id", "customerId", "vin", "plateKey", "make", "model"],
-      where: { businessId, customerId: ids },
-      transaction,
-    }),
-  ]);
+  const customers = await CustomerRow.findAll({ where: { businessId, id: ids }, transaction });
+  const vehicles = await VehicleRow.findAll({
+    attributes: ["id", "customerId", "vin", "plateKey", "make", "model"],
+    where: { businessId, customerId: ids },
+    transaction,
+  });
   for (const table of ["customer_words", "customer_keys"])
     await db.query(`delete from ${table} where business_id = $1 and customer_id = any($2)`, {
       bind: [businessId, ids],

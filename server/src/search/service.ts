@@ -23,6 +23,8 @@ const MOST_OPEN_SHOWN = 3;
 /** Of one word's customers, the newest come into question. */
 const MOST_PER_WORD = 20;
 const FIELD_WEIGHT = 2;
+/** Customers of the rarest of several words that are looked at. */
+const MOST_COMPARED = 1500;
 
 /**
  * Customers with cars and open work by any part of any name, phone, plate, VIN, email or street, best first, and the
@@ -75,27 +77,53 @@ function byOneWord(db: Sequelize, businessId: string, words: FittingWord[]): Pro
   );
 }
 
-function byAllWords(db: Sequelize, businessId: string, fitting: FittingWord[][]): Promise<Scored[]> {
-  const words = (index: number): string => `$${2 + index * 2}::text[]`;
-  const worth = (index: number): string =>
-    `max(($${3 + index * 2}::int[])[array_position(${words(index)}, w${index}.word::text)] - w${index}.field * ${FIELD_WEIGHT})`;
-  const indexes = fitting.map((_, index) => index);
+/**
+ * Begins with the customers of the rarest typed word and looks which of them have all others: a first name or a town
+ * alone leads to thousands.
+ */
+async function byAllWords(db: Sequelize, businessId: string, fitting: FittingWord[][]): Promise<Scored[]> {
+  const [first = 0] = await byRarity(db, businessId, fitting);
+  const all = fitting.flatMap((words, token) => words.map((each) => ({ ...each, token })));
   return db.query<Scored>(
-    `select w0.customer_id, (${indexes.map(worth).join(" + ")})::int as score
-     from customer_words w0 ${indexes
-       .slice(1)
-       .map(
-         (index) =>
-           `join customer_words w${index} on w${index}.business_id = $1 and w${index}.customer_id = w0.customer_id and w${index}.word = any(${words(index)})`,
-       )
-       .join("\n")}
-     where w0.business_id = $1 and w0.word = any(${words(0)})
-     group by w0.customer_id order by score desc, w0.customer_id desc limit ${MOST_CUSTOMERS}`,
+    `with first as materialized (
+       select distinct customer_id from (
+         select found.customer_id from unnest($2::text[]) as typed(word)
+         cross join lateral (select customer_id from customer_words
+           where business_id = $1 and word = typed.word order by field, customer_id desc limit ${MOST_COMPARED}) found
+         limit ${MOST_COMPARED}) limited)
+     select customer_id, sum(best)::int as score from (
+       select first.customer_id, fitting.token, max(fitting.fit - own.field * ${FIELD_WEIGHT}) as best
+       from first cross join lateral (select word, field from customer_words
+         -- Kept apart, or the planner reads all customers of a frequent word instead.
+         where business_id = $1 and customer_id = first.customer_id offset 0) own
+       join unnest($3::int[], $4::text[], $5::int[]) as fitting(token, word, fit) on fitting.word = own.word
+       group by 1, 2) matched
+     group by 1 having count(*) = $6 order by 2 desc, 1 desc limit ${MOST_CUSTOMERS}`,
     {
-      bind: [businessId, ...fitting.flatMap((each) => [each.map(({ word }) => word), each.map(({ fit }) => fit)])],
+      bind: [
+        businessId,
+        (fitting[first] ?? []).map(({ word }) => word),
+        all.map(({ token }) => token),
+        all.map(({ word }) => word),
+        all.map(({ fit }) => fit),
+        fitting.length,
+      ],
       type: QueryTypes.SELECT,
     },
   );
+}
+
+/** The typed words by how many customers they lead to, the fewest first; beyond a limit they are not counted. */
+async function byRarity(db: Sequelize, businessId: string, fitting: FittingWord[][]): Promise<number[]> {
+  const counts = fitting.map(
+    (_, token) =>
+      `(select count(*) from (select from customer_words where business_id = $1 and word = any($${token + 2}::text[]) limit ${MOST_COMPARED + 1}) limited)::int as "${token}"`,
+  );
+  const [row] = await db.query<Record<string, number>>(`select ${counts.join(", ")}`, {
+    bind: [businessId, ...fitting.map((words) => words.map(({ word }) => word))],
+    type: QueryTypes.SELECT,
+  });
+  return fitting.map((_, token) => token).sort((a, b) => (row?.[a] ?? 0) - (row?.[b] ?? 0));
 }
 
 interface Glanced {

@@ -50,7 +50,7 @@ export async function startTestServer(): Promise<TestServer> {
     PORT: "0",
     DATABASE_URL: `${admin}/${database}`,
     STANDINS_URL: standins.url,
-    LOG_LEVEL: "silent",
+    LOG_LEVEL: process.env.TEST_LOG ?? "silent",
     OUTSIDE_TIMEOUT_MS: "400",
     WEB_DIR: "/nonexistent",
   });

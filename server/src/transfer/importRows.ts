@@ -6,7 +6,6 @@ import {
   readImportRow,
   type Compared,
   type CustomerDetails,
-  type ImportField,
   type ImportedCar,
   type ImportedRow,
 } from "@mechanon/core";

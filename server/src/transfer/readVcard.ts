@@ -69,5 +69,9 @@ function nameFrom(structured: unknown): string {
 }
 
 function textOf(value: unknown): string {
-  return typeof value === "string" ? value : typeof value === "number" || typeof value === "boolean" ? String(value) : "";
+  return typeof value === "string"
+    ? value
+    : typeof value === "number" || typeof value === "boolean"
+      ? String(value)
+      : "";
 }

@@ -84,20 +84,22 @@ async function removable(
   ids: string[],
   transaction: Transaction,
 ): Promise<Set<string>> {
-  const [untouched, withWork, withCars, merged] = await Promise.all([
-    CustomerRow.findAll({
-      attributes: ["id"],
-      where: { businessId, id: ids, version: 1, mergedInto: null, erasedAt: null },
-      transaction,
-    }),
-    usedIds(db, businessId, "customer_id", ids, transaction),
-    VehicleRow.findAll({ attributes: ["customerId"], where: { businessId, customerId: ids }, transaction }),
-    CustomerRow.findAll({
-      attributes: ["mergedInto"],
-      where: { businessId, mergedInto: { [Op.in]: ids } },
-      transaction,
-    }),
-  ]);
+  const untouched = await CustomerRow.findAll({
+    attributes: ["id"],
+    where: { businessId, id: ids, version: 1, mergedInto: null, erasedAt: null },
+    transaction,
+  });
+  const withWork = await usedIds(db, businessId, "customer_id", ids, transaction);
+  const withCars = await VehicleRow.findAll({
+    attributes: ["customerId"],
+    where: { businessId, customerId: ids },
+    transaction,
+  });
+  const merged = await CustomerRow.findAll({
+    attributes: ["mergedInto"],
+    where: { businessId, mergedInto: { [Op.in]: ids } },
+    transaction,
+  });
   const held = new Set([
     ...withWork,
     ...withCars.map(({ customerId }) => customerId),

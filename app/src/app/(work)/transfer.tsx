@@ -1,0 +1,1 @@
+export { TransferScreen as default } from "../../transfer/TransferScreen";

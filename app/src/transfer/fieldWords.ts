@@ -1,0 +1,82 @@
+import type { ImportField } from "@mechanon/core";
+import type { ImportView, RowOutcome } from "@mechanon/contract";
+
+/** What a column holds, in words. */
+export const FIELD_WORDS: Readonly<Record<ImportField, string>> = {
+  name: "Name",
+  firstName: "First name",
+  lastName: "Last name",
+  business: "Business",
+  phone: "Phone",
+  mobilePhone: "Mobile",
+  workPhone: "Work phone",
+  homePhone: "Home phone",
+  email: "Email",
+  street: "Street",
+  town: "Town",
+  region: "State",
+  postcode: "Postcode",
+  gateCode: "Gate code",
+  dog: "Dog",
+  accessNote: "Access",
+  notes: "Notes",
+  foundUsBy: "Found us by",
+  taxExemption: "Tax exemption",
+  contactName: "Contact",
+  contactRole: "Contact's role",
+  contactPhone: "Contact's phone",
+  contactEmail: "Contact's email",
+  carVin: "VIN",
+  carPlate: "Plate",
+  carRegion: "Plate's state",
+  carYear: "Car's year",
+  carMake: "Car's make",
+  carModel: "Car's model",
+  carColor: "Car's color",
+};
+
+export const OUTCOME_WORDS: Readonly<Record<RowOutcome, string>> = {
+  new: "New customers",
+  joins: "Join a row above",
+  fills: "Fill in who is kept",
+  skips: "Left out, kept already",
+  fault: "Cannot be taken",
+};
+
+export const DOUBLE_WORDS: Readonly<Record<ImportView["doubles"], string>> = {
+  fill: "Fill in what is missing",
+  skip: "Leave them out",
+  add: "Add them anyway",
+};
+
+/** What an import does or did, on one line. */
+export function importLine({ status, doneCount, rowCount, counts, keptByUndo }: ImportView): string {
+  const taken = counts.new + counts.joins + counts.fills;
+  switch (status) {
+    case "reading":
+      return `Reading, ${doneCount} rows so far`;
+    case "checking":
+      return `Trying ${doneCount} of ${rowCount}`;
+    case "running":
+      return `Bringing in ${doneCount} of ${rowCount}`;
+    case "undoing":
+      return "Taking out again";
+    case "read":
+      return `${rowCount} rows, not tried yet`;
+    case "checked":
+      return `${rowCount} rows tried, nothing brought in yet`;
+    case "done":
+      return `${taken} of ${rowCount} rows brought in`;
+    case "undone":
+      return keptByUndo === null || keptByUndo === 0
+        ? "Taken out again"
+        : `Taken out again, but for ${keptByUndo} that were worked with`;
+    case "failed":
+      return "Failed";
+  }
+}
+
+/** Whether the server is at work on it. */
+export function isUnderWay({ status }: Pick<ImportView, "status">): boolean {
+  return status === "reading" || status === "checking" || status === "running" || status === "undoing";
+}

@@ -1,0 +1,352 @@
+import { QueryTypes } from "sequelize";
+import { v7 as uuid } from "uuid";
+import type { Customer, CustomerSheet, Found, LikelySame, NewcomerReport } from "@mechanon/contract";
+import {
+  findOrder,
+  sendCommand,
+  startTestServer,
+  type Answer,
+  type Person,
+  type TestServer,
+} from "../testing/testServer";
+import { undoMerge } from "./merge";
+
+let server: TestServer;
+let odile: Person;
+
+beforeAll(async () => {
+  server = await startTestServer();
+  odile = await server.signIn();
+});
+afterAll(() => server?.stop());
+
+interface Refused {
+  code: string;
+  detail: string;
+}
+const create = (body: object, id = uuid()): Promise<Answer<Customer & Refused>> =>
+  odile.post<Customer & Refused>("/api/customers", { id, ...body }, { "Idempotency-Key": id });
+const find = async (typed: string): Promise<Found> =>
+  (await odile.get<Found>(`/api/search?q=${encodeURIComponent(typed)}`)).body;
+const names = async (typed: string): Promise<string[]> =>
+  (await find(typed)).customers.map(({ customer }) => customer.name);
+const sheetOf = async (name: string): Promise<CustomerSheet> => {
+  const id = (await find(name)).customers[0]?.customer.id ?? "";
+  return (await odile.get<CustomerSheet>(`/api/customers/${id}`)).body;
+};
+
+describe("the search", () => {
+  it.each([
+    ["a whole name", "Maren Oyelaran", "Maren Oyelaran"],
+    ["the last name first", "oyelaran maren", "Maren Oyelaran"],
+    ["parts of both names", "mar oye", "Maren Oyelaran"],
+    ["the inside of a name", "elar", "Maren Oyelaran"],
+    ["swapped letters", "Mraen", "Maren Oyelaran"],
+    ["a wrong letter", "Oyeloran", "Maren Oyelaran"],
+    ["a missing letter", "Castelanos", "Bram Castellanos"],
+    ["an added letter", "Lindqvisst", "Jasper Lindqvist"],
+    ["a wrong first letter", "Karen", "Maren Oyelaran"],
+    ["a slip in half a name", "fethers", "Linus Featherstone"],
+    ["both names misspelled", "brma castelanos", "Bram Castellanos"],
+    ["a hyphenated name", "haddad bell", "Noor Haddad-Bell"],
+    ["a business", "harbor", "Harbor Bread Deliveries"],
+    ["a business in one word", "harborbread", "Harbor Bread Deliveries"],
+    ["a contact", "gideon", "Harbor Bread Deliveries"],
+    ["a contact's phone", "360 555 0152", "Harbor Bread Deliveries"],
+    ["a phone with parentheses", "(360) 555-0111", "Maren Oyelaran"],
+    ["a phone with dots", "360.555.0111", "Maren Oyelaran"],
+    ["a phone with the country", "+1 360 555 0111", "Maren Oyelaran"],
+    ["a phone dialed from abroad", "001 360 555 0111", "Maren Oyelaran"],
+    ["a local phone", "555-0111", "Maren Oyelaran"],
+    ["the last four", "0111", "Maren Oyelaran"],
+    ["a second phone with its extension", "360 555 0196 x12", "Bram Castellanos"],
+    ["a phone with two digits swapped", "360 555 1011", "Maren Oyelaran"],
+    ["a plate", "LRK 1204", "Maren Oyelaran"],
+    ["a plate with O for 0", "lrk12o4", "Maren Oyelaran"],
+    ["the end of a plate", "1204", "Maren Oyelaran"],
+    ["a plate with a wrong sign", "LRK1294", "Maren Oyelaran"],
+    ["a VIN", "1HGCV1F34KA048217", "Maren Oyelaran"],
+    ["the last six of a VIN", "048217", "Maren Oyelaran"],
+    ["the last eight of a VIN", "KA048217", "Maren Oyelaran"],
+    ["a VIN with O for 0", "1HGCV1F34KAO48217", "Maren Oyelaran"],
+    ["a VIN with two signs swapped", "1HGCV1F34KA042817", "Maren Oyelaran"],
+    ["an email", "maren@example.com", "Maren Oyelaran"],
+    ["the beginning of an email", "maren@", "Maren Oyelaran"],
+    ["a house and street", "18 heron", "Maren Oyelaran"],
+    ["a street", "foghorn", "Teodor Vance"],
+    ["a name and a car", "jasper corolla", "Jasper Lindqvist"],
+  ])("finds by %s first", async (_what, typed, name) => expect((await names(typed))[0]).toBe(name));
+
+  it("finds while a phone is half typed", async () => {
+    expect(await names("360-555-011")).toContain("Maren Oyelaran");
+  });
+  it("finds a foreign phone however it is typed", async () => {
+    await create({ name: "Aoife Brennock", phones: [{ number: "+353 1 555 0142" }] });
+    for (const typed of [
+      "+353 1 555 0142",
+      "00353 1 555 0142",
+      "011 353 1 555 0142",
+      "01 555 0142",
+      "353 (0)1 555 0142",
+    ])
+      expect([typed, (await names(typed))[0]]).toEqual([typed, "Aoife Brennock"]);
+  });
+  it("finds names of any script", async () => {
+    await create({ name: "نور الهدى" });
+    await create({ name: "Søren Ægidius 🚗" });
+    expect([await names("نور"), await names("soren aegidius"), await names("🚗")]).toEqual([["نور الهدى"], ["Søren Ægidius 🚗"], ["Søren Ægidius 🚗"]]); // prettier-ignore
+  });
+  it("finds a work order by its number, and shows cars and open work with whom it found", async () => {
+    const order = await findOrder(odile, "Bram Castellanos");
+    expect((await find(String(order.number))).workOrders.map(({ id }) => id)).toEqual([order.id]);
+    expect((await find(`#${order.number}`)).workOrders.map(({ id }) => id)).toEqual([order.id]);
+    const [bram] = (await find("bram")).customers;
+    expect(bram?.vehicles.map(({ model }) => model).sort()).toEqual(["Silverado", "Tahoe"]);
+    expect(bram?.openWork.map(({ id }) => id)).toContain(order.id);
+  });
+  it("says what else matched", async () => {
+    expect((await find("gideon")).customers[0]?.foundBy).toEqual([{ what: "contact", text: "Gideon Maas, Fleet manager" }, { what: "email", text: "gideon@example.com" }]); // prettier-ignore
+  });
+  it("finds a new name, a changed one no more by the old", async () => {
+    const { body } = await create({ name: "Quillon Ashgrove" });
+    expect(await names("ashgrove")).toEqual(["Quillon Ashgrove"]);
+    await odile.send("PATCH", `/api/customers/${body.id}`, { name: "Quillon Birchmere", version: 1 });
+    expect([await names("ashgrove"), await names("birchmere")]).toEqual([[], ["Quillon Birchmere"]]);
+  });
+});
+
+describe("a customer", () => {
+  it("keeps all that is told, and gives it back", async () => {
+    const place = { street: "5 Kelp Street", town: "Larkhaven", region: "WA", postcode: "98099", latitude: null, longitude: null }; // prettier-ignore
+    const told = {
+      kind: "business",
+      name: "Saltgrass Veterinary",
+      phones: [{ number: "(360) 555-0171 ext. 2", label: "Desk" }],
+      emails: [{ address: "front@example.com", label: "Desk" }],
+      preferredContact: "email",
+      textConsent: { given: true, at: "2026-11-01T10:00:00.000Z", how: "Wrote it" },
+      contacts: [{ id: uuid(), name: "hanne vik", role: "Driver", phone: { number: "3605550172" }, approvalLimitCents: 30000, mayHandOverKeys: true }],
+      billingAddress: { ...place, street: "PO Box 9" },
+      serviceAddresses: [{ id: uuid(), label: "Clinic", place, access: { gateCode: "1", dog: "many", slope: "Level", heightLimit: "7 ft", surface: "Gravel", note: "" } }],
+      taxExemption: { number: "EX-1" },
+      usualPayer: { name: "The county" },
+      notes: "Mornings only",
+      foundUsBy: "Web search",
+      newcomerAnswers: [{ questionId: "parking", question: "Where?", answer: "Driveway" }],
+    }; // prettier-ignore
+    const { status, body } = await create(told);
+    expect(status).toBe(201);
+    expect(body).toMatchObject({
+      ...told,
+      phones: [{ number: "+13605550171", extension: "2", label: "Desk" }],
+      contacts: [{ name: "Hanne Vik", phone: { number: "+13605550172" }, approvalLimitCents: 30000, mayPay: false }],
+      usualPayer: { name: "The county", customerId: null },
+    });
+    const { body: sheet } = await odile.get<CustomerSheet>(`/api/customers/${body.id}`);
+    expect(sheet.customer).toEqual(body);
+  });
+
+  it("needs a name and nothing else; a name of 300 letters fits", async () => {
+    expect((await create({ name: "x".repeat(300) })).status).toBe(201);
+    expect((await create({ name: "x".repeat(301) })).status).toBe(422);
+    expect((await create({ phones: [{ number: "3605550179" }] })).body.code).toBe("request/invalid");
+  });
+
+  it("shows open work, visits, money, what was put off, and past work", async () => {
+    const sunniva = await sheetOf("Sunniva");
+    expect(sunniva).toMatchObject({ owedCents: 0, openWork: [], pastWorkCount: 1 });
+    expect(sunniva.later.map(({ title }) => title)).toEqual(["Wiper blades"]);
+    expect(sunniva.lastVisits).toHaveLength(1);
+    const bram = await sheetOf("Bram Castellanos");
+    expect(bram.owedCents).toBeGreaterThan(0);
+    expect(bram.comingVisits).toHaveLength(1);
+  });
+});
+
+describe("no doubles", () => {
+  it("shows likely the same ones with why, while a name is typed", async () => {
+    const place = { street: "18 Heron Landing", town: "", region: "", postcode: "", latitude: null, longitude: null };
+    const { body } = await odile.post<{ likely: LikelySame[] }>("/api/customers/likely", {
+      name: "Marin Oyelaran",
+      phones: [{ number: "360 555 0131" }],
+      serviceAddresses: [{ id: uuid(), place }],
+    });
+    expect(body.likely.map(({ customer, likenesses, cars }) => [customer.name, likenesses, cars])).toEqual([
+      ["Maren Oyelaran", ["phone", "soundAndStreet"], ["2019 Honda Accord"]],
+    ]);
+  });
+
+  it("refuses a phone that is kept until somebody looked, and keeps nothing", async () => {
+    const refused = await create({ name: "Somebody Else", phones: [{ number: "360 555 0111" }] });
+    expect(refused).toMatchObject({ status: 409, body: { code: "customer/kept-already" } });
+    expect(refused.body.detail).toContain("Maren Oyelaran");
+    const maren = (await sheetOf("Maren Oyelaran")).customer.id;
+    const again = { name: "Somebody Else", phones: [{ number: "360 555 0111" }], notTheSameAs: [maren] };
+    expect((await create(again)).status).toBe(201);
+  });
+
+  it("lets one of two who save the same new phone at once through, and tells the other", async () => {
+    const phones = [{ number: "360 555 0188" }];
+    const answers = await Promise.all([create({ name: "Twin One", phones }), create({ name: "Twin Two", phones })]);
+    expect(answers.map(({ status }) => status).sort()).toEqual([201, 409]);
+  });
+});
+
+describe("merging", () => {
+  it("moves cars and work, joins what both know, and is undone whole", async () => {
+    const kept = await sheetOf("Teodor Vance");
+    const merged = await sheetOf("Delphine Marsh");
+    const [keptId, mergedId] = [kept.customer.id, merged.customer.id];
+    const done = await odile.post<{ mergeId: string }>(`/api/customers/${keptId}/merges`, { mergedId }, { "Idempotency-Key": uuid() }); // prettier-ignore
+    expect(done.status).toBe(201);
+    const both = await sheetOf("Teodor Vance");
+    expect(both.vehicles).toHaveLength(2);
+    expect(both.pastWorkCount + both.openWork.length).toBe(2);
+    expect(both.customer.phones.map(({ number }) => number)).toEqual(["+13605550114", "+13605550119"]);
+    expect(both.merges).toMatchObject([{ mergedName: "Delphine Marsh", by: "Odile Farrow" }]);
+    // The merged record leads to the kept one, and is found by its own phone.
+    expect((await odile.get<CustomerSheet>(`/api/customers/${mergedId}`)).body.customer.id).toBe(keptId);
+    expect(await names("360 555 0119")).toEqual(["Teodor Vance"]);
+    const order = [...both.pastWork, ...both.openWork].find(({ vehicleName }) => vehicleName.includes("Mazda"));
+    expect(order?.customerName).toBe("Teodor Vance");
+
+    const undone = await odile.post(`/api/merges/${done.body.mergeId}/undo`, undefined);
+    expect(undone.body).toEqual({ keptId, mergedId, detailsRestored: true });
+    expect(await sheetOf("Teodor Vance")).toMatchObject({ ...kept, customer: { ...kept.customer, version: 3 }, openWork: expect.any(Array) as unknown }); // prettier-ignore
+    expect((await sheetOf("Delphine Marsh")).vehicles).toEqual(merged.vehicles);
+    expect((await odile.post<Refused>(`/api/merges/${done.body.mergeId}/undo`, undefined)).body.code).toBe(
+      "merge/undone",
+    );
+  });
+
+  it("keeps what was changed since, when it is undone", async () => {
+    const kept = (await create({ name: "Part One" })).body;
+    const merged = (await create({ name: "Part Two", phones: [{ number: "360 555 0189" }] })).body;
+    const { body } = await odile.post<{ mergeId: string }>(`/api/customers/${kept.id}/merges`, { mergedId: merged.id }, { "Idempotency-Key": uuid() }); // prettier-ignore
+    await odile.send("PATCH", `/api/customers/${kept.id}`, { name: "Part One", notes: "new", version: 2 });
+    expect((await odile.post(`/api/merges/${body.mergeId}/undo`, undefined)).body).toMatchObject({
+      detailsRestored: false,
+    });
+    expect((await sheetOf("Part One")).customer.notes).toBe("new");
+  });
+
+  it("of a customer with itself, of nobody, or after 30 days is refused in clear words", async () => {
+    const { customer } = await sheetOf("Maren Oyelaran");
+    const merge = (mergedId: string) => odile.post<Refused>(`/api/customers/${customer.id}/merges`, { mergedId }, { "Idempotency-Key": uuid() }); // prettier-ignore
+    expect((await merge(customer.id)).body).toMatchObject({ code: "customer/merge-with-itself" });
+    expect((await merge(uuid())).body).toMatchObject({ code: "customer/not-found" });
+    const other = (await create({ name: "Late Double" })).body;
+    const { body } = await odile.post<{ mergeId: string }>(`/api/customers/${customer.id}/merges`, { mergedId: other.id }, { "Idempotency-Key": uuid() }); // prettier-ignore
+    const { db } = server.running.deps;
+    const [row] = await db.query<{ business_id: string }>("select business_id from customers limit 1", { type: QueryTypes.SELECT }); // prettier-ignore
+    const scope = { businessId: row?.business_id ?? "", timeZone: "utc", businessName: "", actor: { id: uuid(), name: "", rights: [] } }; // prettier-ignore
+    const late = new Date(Date.now() + 31 * 24 * 3600_000);
+    await expect(undoMerge(db, scope, body.mergeId, late)).rejects.toMatchObject({ code: "merge/too-late" });
+  });
+});
+
+describe("privacy", () => {
+  it("hands out all that is known, without the business's costs", async () => {
+    const { customer } = await sheetOf("Sunniva");
+    const { body, headers } = await odile.get<{ workOrders: object[]; cars: object[]; visits: object[] }>(
+      `/api/customers/${customer.id}/everything`,
+    );
+    expect(headers.get("content-disposition")).toContain("attachment");
+    expect(body).toMatchObject({ customer: { name: "Sunniva Achterberg" }, cars: [{ plate: "TDW7115" }] });
+    expect([body.workOrders.length, body.visits.length]).toEqual([1, 1]);
+    expect(JSON.stringify(body)).not.toMatch(/costCents":\d|wageCents":\d/);
+  });
+
+  it("waits until work is finished and paid", async () => {
+    const { customer } = await sheetOf("Maren Oyelaran");
+    expect((await odile.post<Refused>(`/api/customers/${customer.id}/erase`, { version: customer.version })).body.code).toBe("customer/work-open"); // prettier-ignore
+  });
+
+  it("takes away whoever it was and keeps the bill", async () => {
+    const before = await sheetOf("Sunniva");
+    const { id, version } = before.customer;
+    const orderId = before.pastWork[0]?.id ?? "";
+    await sendCommand(odile, orderId, { type: "addConcern", concernId: uuid(), text: "Sunniva says it rattles", kind: "fault", phraseId: null }); // prettier-ignore
+    const { body } = await odile.post(`/api/customers/${id}/erase`, { version });
+    expect(body).toEqual({ billsKept: 1, carsRemoved: 0, photosRemoved: 0 });
+    const { body: after } = await odile.get<CustomerSheet>(`/api/customers/${id}`);
+    expect(after).toMatchObject({ customer: { name: "Erased", phones: [] }, vehicles: [{ plate: null, vin: null, model: "CR-V" }] }); // prettier-ignore
+    expect(after.pastWork[0]?.totalCents).toBe(before.pastWork[0]?.totalCents);
+    for (const typed of ["Sunniva", "Achterberg", "360 555 0117", "TDW7115"])
+      expect(await names(typed)).not.toContain("Erased");
+    const tables = ["customers", "vehicles", "work_orders", "visits", "commands", "messages", "idempotency_keys", "customer_words", "search_words", "search_word_shapes", "customer_keys", "customer_merges", "import_rows"]; // prettier-ignore
+    for (const table of tables) {
+      const rows = await server.running.deps.db.query(`select 1 from ${table} t where t::text ~* 'sunniva|achterberg|5550117|TDW7115'`, { type: QueryTypes.SELECT }); // prettier-ignore
+      expect([table, rows]).toEqual([table, []]);
+    }
+    expect((await odile.post<Refused>(`/api/customers/${id}/erase`, { version: version + 1 })).body.code).toBe(
+      "customer/erased",
+    );
+  });
+
+  it("is the owner's", async () => {
+    const wren = await server.signIn("wren");
+    const { customer } = await sheetOf("Petra");
+    for (const answer of [
+      await wren.get<Refused>(`/api/customers/${customer.id}/everything`),
+      await wren.post<Refused>(`/api/customers/${customer.id}/erase`, { version: 1 }),
+      await wren.get<Refused>("/api/exports/customers.csv"),
+      await wren.get<Refused>("/api/reports/newcomers"),
+      await wren.send<Refused>("PATCH", "/api/business/newcomers", { foundUsBy: [], questions: [] }),
+    ])
+      expect(answer).toMatchObject({ status: 403, body: { code: "rights/missing" } });
+  });
+});
+
+describe("around a customer", () => {
+  it("the directory says whose a phone is, or that it does not answer", async () => {
+    const ask = (phone: string) =>
+      odile.get<Refused & { entry: object | null }>(`/api/directory/${encodeURIComponent(phone)}`);
+    expect((await ask("(360) 555-0141")).body.entry).toMatchObject({ name: "Ottilie Brandt", town: "Larkhaven" });
+    expect((await ask("360 555 0199")).body.entry).toBeNull();
+    expect((await ask("12")).body.entry).toBeNull();
+    await server.fault("directory", "down");
+    expect(await ask("(360) 555-0141")).toMatchObject({ status: 503, body: { code: "directory/unreachable" } });
+    await server.fault("directory", "none");
+  });
+
+  it("a postcode gives town and state: shipped ones without asking anybody, others from outside", async () => {
+    const ask = (code: string) =>
+      odile.get<Refused & { towns: object[] }>(`/api/postcodes/${encodeURIComponent(code)}`);
+    await server.fault("postcodes", "down");
+    expect((await ask("98099-1204")).body.towns).toEqual([{ town: "Larkhaven", region: "WA" }]);
+    expect((await ask("98098")).body.towns).toHaveLength(2);
+    expect((await ask("97099")).body).toMatchObject({ code: "postcode/unreachable" });
+    await server.fault("postcodes", "none");
+    expect((await ask("97099")).body.towns).toEqual([{ town: "Dunmore Spit", region: "OR" }]);
+    expect((await ask("00000")).body.towns).toEqual([]);
+  });
+
+  it("texts nobody who said no", async () => {
+    const order = await findOrder(odile, "Noor Haddad-Bell");
+    const { body } = await odile.post<Refused>(`/api/work-orders/${order.id}/receipt-messages`, { messageId: uuid() });
+    expect(body.code).toBe("receipt/texts-refused");
+  });
+
+  it("newcomers are asked what the owner wants, and the answers are counted", async () => {
+    const newcomers = {
+      foundUsBy: ["Ferry"],
+      questions: [{ id: "q1", text: "Who sent you?", choices: ["Aunt", "Dog"] }],
+    };
+    expect((await odile.send("PATCH", "/api/business/newcomers", newcomers)).body).toEqual(newcomers);
+    const business = await odile.get<{ settings: { newcomers: object; phone: string } }>("/api/business");
+    expect(business.body.settings).toMatchObject({ newcomers, phone: "+13605550100" });
+    for (const [name, answer] of [
+      ["New A", "Dog"],
+      ["New B", "Dog"],
+      ["New C", "Aunt"],
+    ])
+      // prettier-ignore
+      await create({ name, foundUsBy: "Ferry", newcomerAnswers: [{ questionId: "q1", question: "Who sent you?", answer }] });
+    const { body } = await odile.get<NewcomerReport>("/api/reports/newcomers");
+    expect(body.foundUsBy).toContainEqual({ answer: "Ferry", count: 3 });
+    expect(body.questions).toContainEqual({ questionId: "q1", question: "Who sent you?", answers: [{ answer: "Dog", count: 2 }, { answer: "Aunt", count: 1 }] }); // prettier-ignore
+    const twice = { foundUsBy: [], questions: [newcomers.questions[0], newcomers.questions[0]] };
+    expect((await odile.send<Refused>("PATCH", "/api/business/newcomers", twice)).body.code).toBe("request/invalid");
+  });
+});
