@@ -28,6 +28,7 @@ export {
   type ImportRowView,
   type ImportView,
   type RowOutcome,
+  importView,
 } from "./transfer/routes";
 export { vehicleBody } from "./vehicles/routes";
 export { type Vehicle, type VehicleGuess, vehicle, vehicleGuess } from "./vehicles/vehicle";

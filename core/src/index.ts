@@ -23,6 +23,7 @@ export {
   type ServiceAddress,
   type TextConsent,
 } from "./customers/details";
+export { approvalLimitOf, approversOf, type Approver } from "./customers/approvers";
 export { LIKENESSES, isSurelySame, likenesses, type Compared, type Likeness } from "./customers/likeness";
 export { mergedDetails } from "./customers/mergedDetails";
 export { tidyName } from "./customers/personName";

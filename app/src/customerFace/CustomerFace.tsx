@@ -3,6 +3,8 @@ import { useState } from "react";
 import { StyleSheet, View } from "react-native";
 import { v7 as uuid } from "uuid";
 import {
+  approvalLimitOf,
+  approversOf,
   ANSWERS,
   CUSTOMER_PAYER,
   jobTotals,
@@ -86,6 +88,7 @@ export function CustomerFace({ id }: { id: string }) {
     return finding && (finding.grade === "act" || finding.grade === "watch") ? [{ point, finding }] : [];
   });
   const signer = name ?? customer.name;
+  const approvers = approversOf(customer);
   const sign = (): void => {
     const open = jobs.filter((job) => chosen(job.id) === null);
     if (open.length > 0)
@@ -93,6 +96,11 @@ export function CustomerFace({ id }: { id: string }) {
         `Please answer ${open.map(({ title }) => title.toLowerCase()).join(", ")} with yes, later or no.`,
       );
     if (signer.trim() === "") return setFault("Please give a name with the signature.");
+    const limit = approvalLimitOf(customer, signer);
+    if (limit !== null && agreed.length > 0 && priced.total > limit)
+      return setFault(
+        `${signer.trim()} may agree to ${limit === 0 ? "nothing here" : `up to ${showMoney(limit)}`}. Please ask ${customer.name}, or put something off.`,
+      );
     if (strokes.length === 0) return setFault("Please sign in the field above.");
     sendCommand(id, {
       type: "recordAnswers",
@@ -171,6 +179,14 @@ export function CustomerFace({ id }: { id: string }) {
         <Row tone="muted" left="Taxes" right={showMoney(taxes)} />
         <Row strong rule left="You agree to" right={showMoney(priced.total)} />
       </View>
+      {approvers.length > 1 ? (
+        <Choices
+          label="Who signs"
+          options={approvers.map(({ name: who }) => ({ value: who, label: who }))}
+          value={signer}
+          onChoose={setName}
+        />
+      ) : null}
       <Field label="Name" value={signer} onChangeText={setName} maxLength={200} autoComplete="off" />
       <SignatureField onChange={setStrokes} />
       <Button kind="quiet" label="Not now: back to the mechanic" onPress={back} />

@@ -6,7 +6,7 @@ import { SyncLine, Refusals } from "../sync/SyncLine";
 import { useSync } from "../sync/store";
 import { syncWords } from "../sync/syncWords";
 import { fakeServer, show } from "../testing/harness";
-import { LIBRARY_SAMPLE, stateSample, viewSample } from "../testing/samples";
+import { LIBRARY_SAMPLE, customerSample, stateSample, viewSample } from "../testing/samples";
 import { visited } from "../testing/router";
 import { CustomerFace } from "./CustomerFace";
 import { toStrokes } from "./strokes";
@@ -95,6 +95,22 @@ describe("turned to the customer", () => {
     ]);
     fireEvent.press(screen.getByTestId("hand-back"));
     expect(visited).toEqual(["/work/order-1"]);
+  });
+
+  it("takes a contact's yes only as far as was agreed", () => {
+    const idris = { id: "c", name: "Idris Oyelaran", role: "Spouse", phone: null, email: null, approvalLimitCents: 100, mayPay: false, mayHandOverKeys: false }; // prettier-ignore
+    const view = viewSample({ state: stateSample({ jobs: [job] }), customer: customerSample({ contacts: [idris] }) });
+    useSync.setState({ views: { "order-1": view } });
+    show(<CustomerFace id="order-1" />);
+    fireEvent.press(screen.getByRole("radio", { name: "Yes" }));
+    fireEvent.press(screen.getByRole("radio", { name: "Idris Oyelaran" }));
+    act(() => sign([[1, 2, 3, 4]]));
+    fireEvent.press(screen.getByTestId("agree"));
+    expect(screen.getByText(/Idris Oyelaran may agree to up to \$1.00. Please ask Maren Oyelaran/)).toBeTruthy();
+    expect(useSync.getState().pending).toEqual([]);
+    fireEvent.press(screen.getByRole("radio", { name: "Later" }));
+    fireEvent.press(screen.getByTestId("agree"));
+    expect(useSync.getState().pending).toHaveLength(1);
   });
 
   it("takes later and no without a price", () => {

@@ -50,6 +50,16 @@ export function CustomerSheet({ id }: { id: string }) {
 
 type Part = "cars" | "open" | "visits" | "later" | "past" | "lastVisits" | "messages" | "about" | "merge" | "privacy";
 
+/** Parts that have something in them to act on. */
+function standsOpen({ openWork, comingVisits, vehicles }: Sheet): Set<Part> {
+  return new Set<Part>([
+    "about",
+    ...(openWork.length > 0 ? (["open"] as const) : []),
+    ...(comingVisits.length > 0 ? (["visits"] as const) : []),
+    ...(vehicles.length > 0 ? (["cars"] as const) : []),
+  ]);
+}
+
 function Loaded({ sheet, reload }: { sheet: Sheet; reload: () => void }) {
   const router = useRouter();
   const isWide = useIsWide();
@@ -58,7 +68,7 @@ function Loaded({ sheet, reload }: { sheet: Sheet; reload: () => void }) {
   const { customer, vehicles, openWork, comingVisits, lastVisits, later, messages, pastWork, pastWorkCount } = sheet;
   const [isEditing, setEditing] = useState(false);
   // What is to be done stands open; the rest is one line until it is pressed.
-  const [open, setOpen] = useState<ReadonlySet<Part>>(new Set<Part>(["cars", "open", "visits", "about"]));
+  const [open, setOpen] = useState<ReadonlySet<Part>>(standsOpen(sheet));
   const toggle = (part: Part) => (): void => {
     const next = new Set(open);
     if (!next.delete(part)) next.add(part);
@@ -72,22 +82,20 @@ function Loaded({ sheet, reload }: { sheet: Sheet; reload: () => void }) {
   };
   if (isEditing)
     return (
-      <Screen title={`Change ${customer.name}`} measured>
-        <Heading level={1}>{customer.name}</Heading>
-        <Button kind="quiet" label="Leave it as it was" onPress={() => setEditing(false)} />
-        <CustomerForm
-          initial={fieldsOf(customer)}
-          saveLabel="Save"
-          onSave={async (fields) => {
-            await call(routes.changeCustomer, {
-              params: { id: customer.id },
-              body: { ...fields, version: customer.version },
-            });
-            setEditing(false);
-            reload();
-          }}
-        />
-      </Screen>
+      <CustomerForm
+        title={`Change ${customer.name}`}
+        onLeave={() => setEditing(false)}
+        initial={fieldsOf(customer)}
+        saveLabel="Save"
+        onSave={async (fields) => {
+          await call(routes.changeCustomer, {
+            params: { id: customer.id },
+            body: { ...fields, version: customer.version },
+          });
+          setEditing(false);
+          reload();
+        }}
+      />
     );
   const part = (key: Part, title: string, line: string, body: React.ReactNode) => (
     <Fold key={key} title={title} line={line} open={open.has(key)} onToggle={toggle(key)} testID={`part-${key}`}>
@@ -102,7 +110,7 @@ function Loaded({ sheet, reload }: { sheet: Sheet; reload: () => void }) {
       openWork.length === 0 ? (
         <Words tone="muted">Nothing is open.</Words>
       ) : (
-        openWork.map((order) => <WorkOrderLine key={order.id} order={order} showWait />)
+        openWork.map((order) => <WorkOrderLine key={order.id} order={order} showWait ofCustomer />)
       ),
     ),
     part(

@@ -5,8 +5,6 @@ import { routes, type CustomerFields } from "@mechanon/contract";
 import { v7 as uuid } from "uuid";
 import { call } from "../api/call";
 import { Button } from "../ui/Button";
-import { Heading } from "../ui/Heading";
-import { Screen } from "../ui/Screen";
 import { CustomerForm } from "./form/CustomerForm";
 import { LikelySameList } from "./LikelySameList";
 import { useLikelySame } from "./useLikelySame";
@@ -24,18 +22,16 @@ export function NewCustomer() {
   const [id] = useState(() => uuid());
   const [notTheSameAs, setNotTheSameAs] = useState<string[]>([]);
   return (
-    <Screen title="New customer" measured>
-      <Heading level={1}>New customer</Heading>
-      <CustomerForm
-        initial={EMPTY}
-        saveLabel="Save the customer"
-        beside={(fields) => <Likely id={id} fields={fields} seen={notTheSameAs} onOthers={setNotTheSameAs} />}
-        onSave={async (fields) => {
-          await call(routes.createCustomer, { body: { id, ...fields, notTheSameAs }, key: id });
-          router.replace(`/customers/${id}`);
-        }}
-      />
-    </Screen>
+    <CustomerForm
+      title="New customer"
+      initial={EMPTY}
+      saveLabel="Save the customer"
+      beside={(fields) => <Likely id={id} fields={fields} seen={notTheSameAs} onOthers={setNotTheSameAs} />}
+      onSave={async (fields) => {
+        await call(routes.createCustomer, { body: { id, ...fields, notTheSameAs }, key: id });
+        router.replace(`/customers/${id}`);
+      }}
+    />
   );
 }
 

@@ -31,7 +31,7 @@ export function PastWork({
   return (
     <>
       {shown.map((order) => (
-        <WorkOrderLine key={order.id} order={order} showWait />
+        <WorkOrderLine key={order.id} order={order} showWait ofCustomer />
       ))}
       {more.error ? <Notice text={errorWords(more.error)} /> : null}
       {shown.length < count ? (

@@ -10,8 +10,17 @@ import { Words } from "../ui/Words";
 import { useNow, useToday } from "./useDay";
 import { WAIT_WORDS } from "./waitWords";
 
-/** A work order in a list: who, which car, what for, since when. `showWait` where the list is not grouped by it. */
-export function WorkOrderLine({ order, showWait = false }: { order: WorkOrderSummary; showWait?: boolean }) {
+export interface WorkOrderLineProps {
+  order: WorkOrderSummary;
+  showWait?: boolean;
+  ofCustomer?: boolean;
+}
+
+/**
+ * A work order in a list: who, which car, what for, since when. `showWait` where the list is not grouped by it,
+ * `ofCustomer` where all are of one customer, whose name stands above.
+ */
+export function WorkOrderLine({ order, showWait = false, ofCustomer = false }: WorkOrderLineProps) {
   const colors = useColors();
   const router = useRouter();
   const now = useNow();
@@ -29,20 +38,20 @@ export function WorkOrderLine({ order, showWait = false }: { order: WorkOrderSum
     >
       <View style={styles.row}>
         <Words strong style={styles.grow}>
-          {order.customerName}
+          {ofCustomer ? order.vehicleName : order.customerName}
         </Words>
         <Words figures strong>
           {money}
         </Words>
       </View>
       <View style={styles.row}>
-        <Words style={styles.grow}>{order.vehicleName}</Words>
+        <Words style={styles.grow}>{ofCustomer ? order.concerns.join("; ") : order.vehicleName}</Words>
         <Words size="small" tone="muted" figures>
           {order.waitsFor === null ? "" : showAge(order.since, now)}
         </Words>
       </View>
       <Words size="small" tone="muted">
-        {[String(order.number), order.concerns.join("; ")].filter(Boolean).join(" · ")}
+        {[String(order.number), ofCustomer ? "" : order.concerns.join("; ")].filter(Boolean).join(" · ")}
       </Words>
       {showWait ? (
         <Words size="small" strong tone="muted">

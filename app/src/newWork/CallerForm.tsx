@@ -123,16 +123,6 @@ export function CallerForm({ business, faults }: { business: BusinessView; fault
         />
       </View>
       <TownOffer postcode={draft.postcode} town={draft.town} onFill={fillTown} />
-      <Field
-        label="Email"
-        inputMode="email"
-        autoCapitalize="none"
-        value={draft.email}
-        onChangeText={(email) => change({ email })}
-        error={faults.email}
-        maxLength={254}
-        autoComplete="off"
-      />
       <LikelySameList
         likely={likely.filter(
           ({ likenesses }) => likenesses.some((why) => why !== "nameAndTown") || draft.name.length > 4,
@@ -146,6 +136,16 @@ export function CallerForm({ business, faults }: { business: BusinessView; fault
           onPress={() => change({ notTheSameAs: likely.map(({ customer }) => customer.id) })}
         />
       ) : null}
+      <Field
+        label="Email"
+        inputMode="email"
+        autoCapitalize="none"
+        value={draft.email}
+        onChangeText={(email) => change({ email })}
+        error={faults.email}
+        maxLength={254}
+        autoComplete="off"
+      />
       <Tick
         label="Texts are welcome"
         value={draft.textsWelcomeAt !== null}

@@ -24,9 +24,10 @@ export function OpenWorkLinks({ found: { customer, openWork } }: { found: FoundC
           <Words size="small" style={styles.grow}>
             {vehicleName}
           </Words>
-          <Words size="small" strong figures>
-            {[wait, dueCents > 0 ? `${showMoney(dueCents)} due` : ""].filter(Boolean).join(", ")}
+          <Words size="small" strong>
+            {wait}
           </Words>
+          {dueCents > 0 ? <Words size="small" strong figures>{`${showMoney(dueCents)} due`}</Words> : null}
         </View>
       </Press>
     );
@@ -34,6 +35,6 @@ export function OpenWorkLinks({ found: { customer, openWork } }: { found: FoundC
 }
 
 const styles = StyleSheet.create({
-  row: { flexDirection: "row", gap: SPACE.s, alignItems: "baseline", paddingLeft: SPACE.m },
-  grow: { flex: 1 },
+  row: { flexDirection: "row", flexWrap: "wrap", columnGap: SPACE.s, alignItems: "baseline", paddingLeft: SPACE.m },
+  grow: { flexGrow: 1 },
 });

@@ -1,5 +1,5 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
-import { useState } from "react";
+import { useState, type ReactNode } from "react";
 import { StyleSheet, View } from "react-native";
 import type { NewcomerSettings as Newcomers } from "@mechanon/core";
 import { routes } from "@mechanon/contract";
@@ -22,17 +22,13 @@ import { Words } from "../ui/Words";
 export function NewcomerSettings() {
   const business = useBusiness();
   const mayReport = useRight("reports");
-  return (
-    <Screen title="Newcomers" measured>
-      <Heading level={1}>Newcomers</Heading>
-      {business ? (
-        <Questions key={JSON.stringify(business.settings.newcomers)} newcomers={business.settings.newcomers} />
-      ) : (
+  if (!business)
+    return (
+      <Screen title="Newcomers">
         <Waiting label="Loading the settings" />
-      )}
-      {mayReport ? <Report /> : null}
-    </Screen>
-  );
+      </Screen>
+    );
+  return <Questions newcomers={business.settings.newcomers}>{mayReport ? <Report /> : null}</Questions>;
 }
 
 /** Choices are typed on one line, as people write lists. */
@@ -46,7 +42,7 @@ const read = (typed: string): string[] => [
   ),
 ];
 
-function Questions({ newcomers }: { newcomers: Newcomers }) {
+function Questions({ newcomers, children }: { newcomers: Newcomers; children: ReactNode }) {
   const colors = useColors();
   const queries = useQueryClient();
   const [found, setFound] = useState(listed(newcomers.foundUsBy));
@@ -72,8 +68,15 @@ function Questions({ newcomers }: { newcomers: Newcomers }) {
       setSaid({ kind: "fault", text: errorWords(error) });
     }
   };
+  const foot = (
+    <>
+      {said ? <Notice {...said} /> : null}
+      <Button kind="next" label="Save what is asked" onPress={() => void save()} testID="save-newcomers" />
+    </>
+  );
   return (
-    <View style={styles.list}>
+    <Screen title="Newcomers" measured foot={foot}>
+      <Heading level={1}>Newcomers</Heading>
       <Field
         label="How they found us, separated by commas"
         value={found}
@@ -107,9 +110,8 @@ function Questions({ newcomers }: { newcomers: Newcomers }) {
         label="Add a question"
         onPress={() => setQuestions([...questions, { id: uuid(), text: "", choices: "" }])}
       />
-      {said ? <Notice {...said} /> : null}
-      <Button kind="next" label="Save what is asked" onPress={() => void save()} testID="save-newcomers" />
-    </View>
+      {children}
+    </Screen>
   );
 }
 

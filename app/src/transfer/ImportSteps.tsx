@@ -6,8 +6,10 @@ import { call } from "../api/call";
 import { errorWords } from "../api/problem";
 import { Button } from "../ui/Button";
 import { Choices } from "../ui/Choices";
+import { Fold } from "../ui/Fold";
 import { Heading } from "../ui/Heading";
 import { Notice } from "../ui/Notice";
+import { Screen } from "../ui/Screen";
 import { SPACE } from "../ui/theme";
 import { Words } from "../ui/Words";
 import { ColumnMapping } from "./ColumnMapping";
@@ -28,6 +30,7 @@ export function ImportSteps({
   const [mapping, setMapping] = useState<ImportView["mapping"] | null>(null);
   const [doubles, setDoubles] = useState(file.doubles);
   const [left, setLeft] = useState<ReadonlySet<number>>(new Set());
+  const [isSetUpOpen, setSetUpOpen] = useState(false);
   const [fault, setFault] = useState<string | null>(null);
   const params = { id: file.id };
   const step = async (work: () => Promise<ImportView>): Promise<void> => {
@@ -44,9 +47,61 @@ export function ImportSteps({
   );
   const { status, counts, rowCount } = file;
   const takeable = counts.new + counts.joins + counts.fills - left.size;
-  return (
+  const check = (
+    <Button
+      kind={status === "read" ? "next" : "plain"}
+      disabled={!isNamed}
+      label={status === "read" ? `Try ${countOf(rowCount, "row")}` : "Try again"}
+      onPress={() => void step(() => call(routes.checkImport, { params, body: { mapping: columns, doubles } }))}
+      testID="check-import"
+    />
+  );
+  const run = (
+    <Button
+      kind="next"
+      disabled={takeable <= 0}
+      label={`Bring in ${countOf(takeable, "row")}`}
+      onPress={() =>
+        void step(() =>
+          call(routes.runImport, { params, body: { rows: left.size === 0 ? "all" : rowsBut(file, left) } }),
+        )
+      }
+      testID="run-import"
+    />
+  );
+  const setUp = (
     <View style={styles.list}>
-      <Heading level={2}>{file.fileName}</Heading>
+      {file.format === "csv" ? (
+        <>
+          <Choices
+            label="Encoding"
+            options={[...new Set([file.encoding, ...ENCODINGS])].map((value) => ({ value, label: value }))}
+            value={file.encoding}
+            onChoose={(encoding) => {
+              const chosen = ENCODINGS.find((each) => each === encoding);
+              setMapping(null);
+              if (chosen) void step(() => call(routes.rereadImport, { params, body: { encoding: chosen } }));
+            }}
+          />
+          <ColumnMapping columns={file.columns} mapping={columns} onChange={setMapping} />
+        </>
+      ) : null}
+      <Heading level={3}>Who is kept already</Heading>
+      <Choices
+        label="Who is kept already"
+        options={DOUBLE_POLICIES.map((value) => ({ value, label: DOUBLE_WORDS[value] }))}
+        value={doubles}
+        onChoose={setDoubles}
+      />
+      {isNamed ? null : (
+        <Notice kind="note" text="Say which column holds the name or the business; without one no row can be taken." />
+      )}
+      {status === "checked" ? check : null}
+    </View>
+  );
+  return (
+    <Screen title="In and out" measured foot={status === "read" ? check : status === "checked" ? run : undefined}>
+      <Heading level={1}>{file.fileName}</Heading>
       {isUnderWay(file) ? (
         <Progress label={importLine(file)} done={file.doneCount} total={rowCount} />
       ) : (
@@ -54,44 +109,16 @@ export function ImportSteps({
       )}
       {file.problem ? <Notice text={file.problem} /> : null}
       {fault ? <Notice text={fault} /> : null}
-      {status === "read" || status === "checked" ? (
-        <>
-          {file.format === "csv" ? (
-            <>
-              <Choices
-                label="Encoding"
-                options={[...new Set([file.encoding, ...ENCODINGS])].map((value) => ({ value, label: value }))}
-                value={file.encoding}
-                onChoose={(encoding) => {
-                  const chosen = ENCODINGS.find((each) => each === encoding);
-                  setMapping(null);
-                  if (chosen) void step(() => call(routes.rereadImport, { params, body: { encoding: chosen } }));
-                }}
-              />
-              <ColumnMapping columns={file.columns} mapping={columns} onChange={setMapping} />
-            </>
-          ) : null}
-          <Heading level={3}>Who is kept already</Heading>
-          <Choices
-            label="Who is kept already"
-            options={DOUBLE_POLICIES.map((value) => ({ value, label: DOUBLE_WORDS[value] }))}
-            value={doubles}
-            onChoose={setDoubles}
-          />
-          {isNamed ? null : (
-            <Notice
-              kind="note"
-              text="Say which column holds the name or the business; without one no row can be taken."
-            />
-          )}
-          <Button
-            kind={status === "read" ? "next" : "plain"}
-            disabled={!isNamed}
-            label={status === "read" ? `Try ${countOf(rowCount, "row")}` : "Try again"}
-            onPress={() => void step(() => call(routes.checkImport, { params, body: { mapping: columns, doubles } }))}
-            testID="check-import"
-          />
-        </>
+      {status === "read" ? setUp : null}
+      {status === "checked" ? (
+        <Fold
+          title="Columns and doubles"
+          line={`${countOf(columns.filter(Boolean).length, "column")} taken`}
+          open={isSetUpOpen}
+          onToggle={() => setSetUpOpen(!isSetUpOpen)}
+        >
+          {setUp}
+        </Fold>
       ) : null}
       {status === "checked" || status === "done" || status === "undone" ? (
         <RowReport
@@ -104,19 +131,6 @@ export function ImportSteps({
           }}
         />
       ) : null}
-      {status === "checked" ? (
-        <Button
-          kind="next"
-          disabled={takeable <= 0}
-          label={`Bring in ${countOf(takeable, "row")}`}
-          onPress={() =>
-            void step(() =>
-              call(routes.runImport, { params, body: { rows: left.size === 0 ? "all" : rowsBut(file, left) } }),
-            )
-          }
-          testID="run-import"
-        />
-      ) : null}
       {status === "done" || status === "failed" ? (
         <Button
           label="Take all of it out again"
@@ -125,7 +139,7 @@ export function ImportSteps({
         />
       ) : null}
       <Button kind="quiet" label="To all files" onPress={onLeave} />
-    </View>
+    </Screen>
   );
 }
 

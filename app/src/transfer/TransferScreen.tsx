@@ -1,6 +1,6 @@
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import { Linking, StyleSheet, View } from "react-native";
+import { Linking, StyleSheet } from "react-native";
 import { MOST_IMPORT_BYTES, routes } from "@mechanon/contract";
 import { v7 as uuid } from "uuid";
 import { addressOf, call, sendImport } from "../api/call";
@@ -66,54 +66,52 @@ export function TransferScreen() {
         <Notice kind="note" text="Taking customer data in or out is the owner's. Ask the owner, or sign in as one." />
       </Screen>
     );
+  if (file)
+    return (
+      <ImportSteps
+        key={file.id}
+        file={file}
+        onChange={set}
+        onLeave={() => {
+          setId(null);
+          void refetch();
+        }}
+      />
+    );
   const others = (earlier?.imports ?? []).filter((each) => each.id !== id);
   return (
     <Screen title="In and out" measured>
       <Heading level={1}>Customers in and out</Heading>
       {fault ? <Notice text={fault} /> : null}
-      {file ? (
-        <ImportSteps
-          key={file.id}
-          file={file}
-          onChange={set}
-          onLeave={() => {
-            setId(null);
-            void refetch();
-          }}
-        />
-      ) : (
-        <>
-          <Heading level={2}>Bring in</Heading>
-          <Words tone="muted">
-            A CSV file with customers, contacts or cars, or vCards. It is only tried at first; nothing is kept before
-            you say so.
+      <Heading level={2}>Bring in</Heading>
+      <Words tone="muted">
+        A CSV file with customers, contacts or cars, or vCards. It is only tried at first; nothing is kept before you
+        say so.
+      </Words>
+      <FilePick busy={busy} onPick={(picked) => void take(picked)} />
+      {others.map((each) => (
+        <Press
+          key={each.id}
+          role="link"
+          label={`Import of ${each.fileName}, ${importLine(each)}`}
+          onPress={() => setId(each.id)}
+          style={[styles.line, { borderColor: colors.hairline }]}
+        >
+          <Words strong tone="petrol">
+            {each.fileName}
           </Words>
-          <FilePick busy={busy} onPick={(picked) => void take(picked)} />
-          {others.map((each) => (
-            <Press
-              key={each.id}
-              role="link"
-              label={`Import of ${each.fileName}, ${importLine(each)}`}
-              onPress={() => setId(each.id)}
-              style={[styles.line, { borderColor: colors.hairline }]}
-            >
-              <Words strong tone="petrol">
-                {each.fileName}
-              </Words>
-              <Words size="small" tone="muted" figures>
-                {importLine(each)}
-              </Words>
-            </Press>
-          ))}
-          <Heading level={2}>Take out</Heading>
-          <Words tone="muted">
-            All customers, in files other programs open. For one or a few, search and press “Take these out”.
+          <Words size="small" tone="muted" figures>
+            {importLine(each)}
           </Words>
-          {EXPORTS.map(([label, route]) => (
-            <Button key={label} label={label} onPress={() => void Linking.openURL(addressOf(route.path))} />
-          ))}
-        </>
-      )}
+        </Press>
+      ))}
+      <Heading level={2}>Take out</Heading>
+      <Words tone="muted">
+        All customers, in files other programs open. For one or a few, search and press “Take these out”.
+      </Words>
+      {EXPORTS.map(([label, route]) => (
+        <Button key={label} label={label} onPress={() => void Linking.openURL(addressOf(route.path))} />
+      ))}
     </Screen>
   );
 }

@@ -1,4 +1,5 @@
 import { noAccessNotes, noDetails, type CustomerDetails } from "./details";
+import { approvalLimitOf, approversOf } from "./approvers";
 import { isSurelySame, likenesses, type Compared } from "./likeness";
 import { mergedDetails } from "./mergedDetails";
 import { tidyName } from "./personName";
@@ -93,6 +94,20 @@ describe("reaching somebody", () => {
     expect(accessAt(details, place("2 Elsewhere"))).toBe("");
     expect(mainPlace({ ...details, serviceAddresses: [] })?.street).toBe("1 Ropewalk");
   });
+});
+
+it("contacts may say yes as far as was agreed, others are taken at their word", () => {
+  const contacts = [
+    { name: "Idris Oyelaran", approvalLimitCents: 30000 },
+    { name: "Pilar Quist", approvalLimitCents: 0 },
+    { name: "Lotte", approvalLimitCents: null },
+  ];
+  expect(approversOf({ name: "Maren", contacts }).map(({ name }) => name)).toEqual([
+    "Maren",
+    "Idris Oyelaran",
+    "Lotte",
+  ]);
+  expect(["idris oyelaran ", "Pilar Quist", "Lotte", "A neighbor"].map((who) => approvalLimitOf({ contacts }, who))).toEqual([30000, 0, null, null]); // prettier-ignore
 });
 
 it("two records know together what either knew; the kept one's word stands", () => {

@@ -2,7 +2,9 @@ import { Client } from "pg";
 import { readConfig } from "../config";
 import { Business, Person } from "../db/models";
 import { start, type Running } from "../start";
-import { Chance } from "./madeUp";
+import { importView, type ImportView } from "@mechanon/contract";
+import { v7 as uuid } from "uuid";
+import { Chance, madeUpNames } from "./madeUp";
 import { generatePeople, generateWork, type MadeUpCustomer } from "./generate";
 
 /** Times the search and the customer sheet on made-up data of two sizes. Needs PG_ADMIN_URL; prints a JSON line per figure. */
@@ -90,11 +92,64 @@ async function main(): Promise<void> {
     const fleets: number[] = [];
     for (let run = 0; fleet && run < 40; run++) fleets.push(await timed(bench, `/api/customers/${fleet.id}`));
     tell("open a fleet of 200 cars", size, fleets);
+    await benchImport(bench, size);
     await bench.running.stop();
   }
   for (const [name, [small, large]] of medians)
     if (small !== undefined && large !== undefined)
       print({ figure: `search, ${name}: 100,000 over 10,000`, unit: "ratio of medians", median: round(large / small) });
+}
+
+const IMPORT_ROWS = 50_000;
+
+/** A file of fifty thousand rows: tried, brought in, while others go on searching. */
+async function benchImport(bench: Bench, size: number): Promise<void> {
+  const chance = new Chance(21);
+  const [first, last] = [madeUpNames(chance, 900), madeUpNames(chance, 9000)];
+  const lines = Array.from({ length: IMPORT_ROWS }, (_, index) =>
+    [
+      `${chance.pickCommon(first)} ${chance.pickCommon(last)}`,
+      // Every tenth is kept already.
+      index % 10 === 0 ? digits(chance.pick(bench.people)) : `+1907${2_000_000 + index * 13}`,
+      `${index} ${chance.pick(last)} Road`, "Larkhaven", "WA", "98099",
+      `X${String(index).padStart(6, "0")}`, "2014", "Honda", "Fit",
+    ].join(","),
+  ); // prettier-ignore
+  const csv = ["Name,Phone,Street,Town,State,Postcode,Plate,Year,Make,Model", ...lines].join("\n");
+  const id = uuid();
+  const during: number[] = [];
+  const steps: [string, () => Promise<unknown>][] = [
+    ["read", () => post(bench, `/api/imports/${id}?name=bench.csv`, csv)],
+    ["try", async () => post(bench, `/api/imports/${id}/check`, { mapping: (await importAt(bench, id)).mapping, doubles: "fill" })],
+    ["bring in", () => post(bench, `/api/imports/${id}/run`, { rows: "all" })],
+    ["take out again", () => post(bench, `/api/imports/${id}/undo`, {})],
+  ]; // prettier-ignore
+  for (const [name, begin] of steps) {
+    const started = performance.now();
+    await begin();
+    while (/ing$/.test((await importAt(bench, id)).status)) {
+      during.push(await timed(bench, `/api/search?q=${encodeURIComponent(chance.pick(bench.people).name)}`));
+      await new Promise((resolve) => setTimeout(resolve, 100));
+    }
+    const { status } = await importAt(bench, id);
+    print({ figure: `import of ${IMPORT_ROWS} rows, ${name}`, unit: "s", size, status, median: round((performance.now() - started) / 1000) }); // prettier-ignore
+  }
+  tell("search by name while an import runs", size, during);
+}
+
+async function post({ running, cookie }: Bench, path: string, body: unknown): Promise<void> {
+  const isText = typeof body === "string";
+  const response = await fetch(running.url + path, {
+    method: "POST",
+    headers: { Cookie: cookie, "Content-Type": isText ? "text/csv" : "application/json" },
+    body: isText ? body : JSON.stringify(body),
+  });
+  if (!response.ok) throw new Error(`${path} answered ${response.status}: ${await response.text()}`);
+}
+
+async function importAt({ running, cookie }: Bench, id: string): Promise<ImportView> {
+  const response = await fetch(`${running.url}/api/imports/${id}`, { headers: { Cookie: cookie } });
+  return importView.parse(await response.json());
 }
 
 interface Bench {

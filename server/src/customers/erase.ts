@@ -110,13 +110,21 @@ async function scrubHistory(
   );
 }
 
-/** Messages, links to receipts, and kept answers in which the person stands. */
+/** Messages, links to receipts, files, and kept answers in which the person stands. */
 async function eraseTraces(db: Sequelize, businessId: string, ids: string[], transaction: Transaction): Promise<void> {
   await Message.destroy({ where: { businessId, workOrderId: ids }, transaction });
   await db.query("delete from receipt_links where business_id = $1 and work_order_id = any($2)", {
     bind: [businessId, ids],
     transaction,
   });
+  await db.query(
+    "update imports set bytes = '' where business_id = $1 and id in (select import_id from import_rows where business_id = $1 and customer_id = any($2))",
+    { bind: [businessId, ids], transaction },
+  );
+  await db.query(
+    "update import_rows set cells = '[]', name = '', remarks = '{}', before = null where business_id = $1 and customer_id = any($2)",
+    { bind: [businessId, ids], transaction },
+  );
   await db.query(
     "delete from idempotency_keys where business_id = $1 and (answer->>'id' = any($2) or answer->>'customerId' = any($2))",
     { bind: [businessId, ids], transaction },

@@ -144,7 +144,7 @@ async function findImport({ businessId }: Scope, id: string, transaction?: Trans
 async function views(db: Sequelize, { businessId }: Scope, files: ImportFile[]): Promise<ImportView[]> {
   const counted = await db.query<{ import_id: string; outcome: RowOutcome; count: number }>(
     `select import_id, outcome, count(*)::int as count from import_rows
-     where business_id = $1 and import_id = any($2::uuid[]) and outcome is not null group by 1, 2`,
+     where business_id = $1 and import_id = any($2::uuid[]) and outcome is not null and chosen group by 1, 2`,
     { bind: [businessId, files.map(({ id }) => id)], type: QueryTypes.SELECT },
   );
   return files.map((file) => {

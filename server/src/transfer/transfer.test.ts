@@ -1,5 +1,6 @@
 import { encode } from "iconv-lite";
 import Papa from "papaparse";
+import { QueryTypes } from "sequelize";
 import { v7 as uuid } from "uuid";
 import type { CustomerSheet, Found, ImportRowView, ImportView } from "@mechanon/contract";
 import { findOrder, sendCommand, startTestServer, until, type Answer, type Person, type TestServer } from "../testing/testServer"; // prettier-ignore
@@ -109,6 +110,18 @@ describe("a CSV file", () => {
     expect(await sheetOf("ida kettle")).toBeUndefined();
   });
 
+  it("leaves nothing of somebody who is erased", async () => {
+    const file = await bringIn("Name,Phone,Notes\nZephyrine Vandersloot,360 555 0213,likes tea");
+    const { customer } = (await sheetOf("vandersloot")) ?? {};
+    expect((await odile.post(`/api/customers/${customer?.id ?? ""}/erase`, { version: 1 })).status).toBe(200);
+    expect((await rowsOf(file.id)).map(({ name }) => name)).toEqual([""]);
+    for (const table of ["imports", "import_rows", "customers", "search_words"]) {
+      const columns = table === "imports" ? "encode(bytes, 'escape') || t.columns::text" : "t::text";
+      const rows = await server.running.deps.db.query(`select 1 from ${table} t where ${columns} ~* 'vandersloot'`, { type: QueryTypes.SELECT }); // prettier-ignore
+      expect([table, rows]).toEqual([table, []]);
+    }
+  });
+
   it("takes only the rows chosen, and each once however often it is asked", async () => {
     const file = await check(await read("Name\nOne Chosen\nTwo Left"));
     const [a, b] = await Promise.all(
@@ -164,7 +177,7 @@ describe("a CSV file", () => {
   it("of a heading alone fails with a clear word", async () => {
     expect(await read("Name,Phone\n")).toMatchObject({
       status: "failed",
-      problem: expect.stringContaining("no row below"),
+      problem: expect.stringContaining("no row below") as string,
     });
   });
 

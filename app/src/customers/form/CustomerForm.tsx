@@ -1,7 +1,6 @@
 import { zodResolver } from "@hookform/resolvers/zod";
 import { useState } from "react";
 import { Controller, useForm, useWatch } from "react-hook-form";
-import { StyleSheet, View } from "react-native";
 import { CONTACT_WAYS, noAccessNotes } from "@mechanon/core";
 import { customerFields, type CustomerFields } from "@mechanon/contract";
 import { v7 as uuid } from "uuid";
@@ -12,7 +11,7 @@ import { Button } from "../../ui/Button";
 import { Choices } from "../../ui/Choices";
 import { Heading } from "../../ui/Heading";
 import { Notice } from "../../ui/Notice";
-import { SPACE } from "../../ui/theme";
+import { Screen } from "../../ui/Screen";
 import { NewcomerQuestions } from "../NewcomerQuestions";
 import { AddressFields } from "./AddressFields";
 import { ConsentField } from "./ConsentField";
@@ -25,8 +24,11 @@ import { withoutBlanks } from "./withoutBlanks";
 export type ReadFields = z.output<typeof customerFields>;
 
 export interface CustomerFormProps {
+  title: string;
   initial: CustomerFields;
   saveLabel: string;
+  /** The way out without saving. */
+  onLeave?: () => void;
   /** Keeps what was typed; throws what `call` throws. */
   onSave: (fields: ReadFields) => Promise<void>;
   /** What stands above the save button: likely doubles of what is being typed. */
@@ -40,7 +42,7 @@ const KINDS = [
 const WAY_LABELS = { call: "Call", text: "Text", email: "Email" } as const;
 
 /** All that is known about a customer, to be typed or changed. A name is enough. */
-export function CustomerForm({ initial, saveLabel, onSave, beside }: CustomerFormProps) {
+export function CustomerForm({ title, initial, saveLabel, onLeave, onSave, beside }: CustomerFormProps) {
   const business = useBusiness();
   const [fault, setFault] = useState<unknown>(null);
   const { control, handleSubmit, setValue, setError, formState } = useForm<CustomerFields, unknown, ReadFields>({
@@ -58,8 +60,25 @@ export function CustomerForm({ initial, saveLabel, onSave, beside }: CustomerFor
       for (const [path, message] of Object.entries(fieldFaults(error))) setError(path as "name", { message });
     }
   };
+  const foot = (
+    <>
+      {formState.isSubmitted && !formState.isValid && fault === null ? (
+        <Notice text="Something above does not fit; what you typed is kept." />
+      ) : null}
+      {fault !== null ? <Notice text={errorWords(fault)} /> : null}
+      <Button
+        kind="next"
+        busy={formState.isSubmitting}
+        label={saveLabel}
+        onPress={() => void handleSubmit(save)()}
+        testID="save-customer"
+      />
+    </>
+  );
   return (
-    <View style={styles.form}>
+    <Screen title={title} measured foot={foot}>
+      <Heading level={1}>{title}</Heading>
+      {onLeave ? <Button kind="quiet" label="Leave it as it was" onPress={onLeave} /> : null}
       <Controller
         control={control}
         name="kind"
@@ -134,19 +153,6 @@ export function CustomerForm({ initial, saveLabel, onSave, beside }: CustomerFor
           )}
         />
       ) : null}
-      {formState.isSubmitted && !formState.isValid && fault === null ? (
-        <Notice text="Something above does not fit; what you typed is kept." />
-      ) : null}
-      {fault !== null ? <Notice text={errorWords(fault)} /> : null}
-      <Button
-        kind="next"
-        busy={formState.isSubmitting}
-        label={saveLabel}
-        onPress={() => void handleSubmit(save)()}
-        testID="save-customer"
-      />
-    </View>
+    </Screen>
   );
 }
-
-const styles = StyleSheet.create({ form: { gap: SPACE.m } });

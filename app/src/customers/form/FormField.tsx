@@ -23,6 +23,8 @@ export function FormField({ control, name, onTyped, ...rest }: FormFieldProps) {
           <Field
             autoComplete="off"
             {...rest}
+            // The first field that does not fit is gone to.
+            ref={field.ref}
             value={typeof field.value === "string" ? field.value : ""}
             onChangeText={(value) => {
               field.onChange(value);
