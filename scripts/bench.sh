@@ -10,7 +10,7 @@ if [ "${1:-}" = people ]; then
   MECHANON_HOME=$(mktemp -d /tmp/mechanon-bench.XXXXXX)
   chmod 755 "$MECHANON_HOME"
   trap 'stop_cluster; rm -rf "$MECHANON_HOME"' EXIT
-  start_cluster "-c fsync=off -c synchronous_commit=off -c full_page_writes=off -c max_wal_size=8GB -c shared_buffers=1GB -c autovacuum=off"
+  start_cluster "-c fsync=off -c synchronous_commit=off -c full_page_writes=off -c max_wal_size=8GB -c shared_buffers=1GB"
   node --import tsx server/src/bench/people.ts "${@:2}"
 else
   node --import tsx scripts/bench.ts "$@"

@@ -1,11 +1,11 @@
+import { importView, type ImportView } from "@mechanon/contract";
 import { Client } from "pg";
+import { v7 as uuid } from "uuid";
 import { readConfig } from "../config";
 import { Business, Person } from "../db/models";
 import { start, type Running } from "../start";
-import { importView, type ImportView } from "@mechanon/contract";
-import { v7 as uuid } from "uuid";
-import { Chance, madeUpNames } from "./madeUp";
 import { generatePeople, generateWork, type MadeUpCustomer } from "./generate";
+import { Chance, madeUpNames } from "./madeUp";
 
 /** Times the search and the customer sheet on made-up data of two sizes. Needs PG_ADMIN_URL; prints a JSON line per figure. */
 

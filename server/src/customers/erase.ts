@@ -118,7 +118,7 @@ async function eraseTraces(db: Sequelize, businessId: string, ids: string[], tra
     transaction,
   });
   await db.query(
-    "update imports set bytes = '' where business_id = $1 and id in (select import_id from import_rows where business_id = $1 and customer_id = any($2))",
+    "update imports set bytes = '', columns = '[]' where business_id = $1 and id in (select import_id from import_rows where business_id = $1 and customer_id = any($2))",
     { bind: [businessId, ids], transaction },
   );
   await db.query(

@@ -279,6 +279,8 @@ describe("privacy", () => {
       const rows = await server.running.deps.db.query(`select 1 from ${table} t where t::text ~* 'sunniva|achterberg|5550117|TDW7115'`, { type: QueryTypes.SELECT }); // prettier-ignore
       expect([table, rows]).toEqual([table, []]);
     }
+    const opened = await sendCommand(odile, uuid(), { type: "openWorkOrder", customerId: id, vehicleId: after.vehicles[0]?.id, concerns: [] }); // prettier-ignore
+    expect(opened.body).toMatchObject({ code: "customer/erased" });
     expect((await odile.post<Refused>(`/api/customers/${id}/erase`, { version: version + 1 })).body.code).toBe(
       "customer/erased",
     );

@@ -82,6 +82,21 @@ export async function findCustomer(
 }
 
 /**
+ * A customer something new can be kept for.
+ * @throws {AppError} `customer/erased` for one of whom only the bills are left, and as findCustomer.
+ */
+export async function findLiveCustomer(
+  scope: Pick<Scope, "businessId">,
+  id: string,
+  transaction: Transaction,
+): Promise<CustomerRow> {
+  const row = await findCustomer(scope, id, transaction);
+  if (row.erasedAt)
+    throw new AppError("customer/erased", "This customer was erased; only the bills are left. Make a new customer.");
+  return row;
+}
+
+/**
  * @throws {AppError} `version/changed` when somebody else changed it meanwhile, `customer/erased` when nothing is left
  * to change.
  */
@@ -93,8 +108,7 @@ export async function changeCustomer(
 ): Promise<Customer> {
   const { businessId } = scope;
   return db.transaction(async (transaction) => {
-    if ((await findCustomer(scope, id, transaction)).erasedAt)
-      throw new AppError("customer/erased", "This customer was erased; only the bills are left. Make a new customer.");
+    await findLiveCustomer(scope, id, transaction);
     const { kind, name } = changes;
     const [count] = await CustomerRow.update(
       { kind, name, details: customerDetails.parse(changes), version: version + 1 },

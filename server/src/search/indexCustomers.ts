@@ -6,7 +6,7 @@ import { CustomerRow, VehicleRow } from "../db/models";
 export const SEARCH_VERSION = 1;
 const BATCH = 500;
 
-/** Writes what customers are found by, in the transaction that changed them; merged and erased ones are found by nothing. */
+/** Writes what customers are found by, in the transaction that changed them; merged, erased and deleted ones are found by nothing. */
 export async function indexCustomers(
   db: Sequelize,
   businessId: string,
@@ -14,7 +14,13 @@ export async function indexCustomers(
   transaction: Transaction,
 ): Promise<void> {
   const ids = [...new Set(customerIds)];
-  const customers = await CustomerRow.findAll({ where: { businessId, id: ids }, transaction });
+  // Locked, so that two changes at once do not both write the words of what they saw.
+  const customers = await CustomerRow.findAll({
+    where: { businessId, id: ids },
+    order: ["id"],
+    lock: transaction.LOCK.UPDATE,
+    transaction,
+  });
   const vehicles = await VehicleRow.findAll({
     attributes: ["id", "customerId", "vin", "plateKey", "make", "model"],
     where: { businessId, customerId: ids },

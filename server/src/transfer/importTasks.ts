@@ -1,3 +1,5 @@
+import type { CustomerDetails } from "@mechanon/core";
+import type { RowOutcome } from "@mechanon/contract";
 import { z } from "zod";
 import { Op, type Transaction } from "sequelize";
 import { v7 as uuid } from "uuid";
@@ -14,7 +16,7 @@ import { undoRows } from "./undoImport";
 
 export const IMPORT_TASK = "import";
 export const importPayload = z.object({ businessId: z.string(), importId: z.string() });
-const BATCH = 200;
+const BATCH = 300;
 const SAMPLE_ROWS = 20;
 
 type Parts = Pick<Deps, "db" | "log">;
@@ -94,12 +96,14 @@ async function checkRows({ db }: Parts, file: ImportFile): Promise<void> {
       `update import_rows set outcome = p.outcome, name = p.name, remarks = array(select jsonb_array_elements_text(p.remarks)),
          joins_row = p.joins_row, customer_id = p.customer_id
        from jsonb_to_recordset($3::jsonb) as p(row int, outcome text, name text, remarks jsonb, joins_row int, customer_id uuid)
-       where business_id = $1 and import_id = $2 and import_rows.row = p.row`,
+       where business_id = $1 and import_id = $2 and import_rows.row between $4 and $5 and import_rows.row = p.row`,
       {
         bind: [
           businessId,
           importId,
           JSON.stringify(planned.map(({ row, read, outcome, remarks, known, joinsRow }) => ({ row: row.row, outcome, name: read.name, remarks, joins_row: joinsRow, customer_id: known?.id ?? null }))),
+          rows[0]?.row ?? 0,
+          rows.at(-1)?.row ?? 0,
         ],
       },
     ); // prettier-ignore
@@ -117,74 +121,130 @@ async function applyRows({ db }: Parts, file: ImportFile): Promise<void> {
     await db.transaction(async (transaction) => {
       const planned = await planRows(db, file, rows, seen, transaction);
       const cars = await newCars(businessId, planned, homeRegion, takenCars, transaction);
-      await new BatchApplier(db, file, transaction).apply(planned, cars);
+      await applyBatch(db, file, planned, cars, transaction);
     });
   });
   // The rows say all that is needed from here on; a file full of people is not kept longer than that.
-  await file.update({ status: "done", doneCount: file.rowCount, bytes: Buffer.alloc(0) });
+  const columns = file.columns.map(({ heading }) => ({ heading, samples: [] }));
+  await file.update({ status: "done", doneCount: file.rowCount, bytes: Buffer.alloc(0), columns });
 }
 
-/** Keeps what a batch brings: new customers at once, then what joins or fills. */
-class BatchApplier {
-  constructor(
-    private readonly db: Deps["db"],
-    private readonly file: ImportFile,
-    private readonly transaction: Transaction,
-  ) {}
+type FreshCars = Awaited<ReturnType<typeof newCars>>;
 
-  async apply(planned: readonly PlannedRow[], cars: Awaited<ReturnType<typeof newCars>>): Promise<void> {
-    const { db, transaction } = this;
-    const { businessId } = this.file;
-    const made = planned
-      .filter(({ outcome }) => outcome === "new")
-      .map(({ row, read }) => ({ row, id: uuid(), kind: read.kind, name: read.name, details: withIds(read.details), vehicles: [cars.get(row.row) ?? []].flat() }));
-    await insertCustomers(db, businessId, made, transaction);
-    const idOfRow = new Map(made.map(({ row, id }) => [row.row, id]));
-    await this.note(made.map(({ row, id, vehicles }) => ({ row: row.row, outcome: "new", customer_id: id, vehicle_id: vehicles[0]?.id ?? null, before: null, version_after: 1 })));
-    const changed: string[] = [];
-    for (const plan of planned) {
-      if (plan.outcome === "new") continue;
-      if (plan.outcome === "fault" || plan.outcome === "skips") {
-        await this.note([{ row: plan.row.row, outcome: plan.outcome, customer_id: plan.known?.id ?? null, vehicle_id: null, before: null, version_after: null }]);
-        continue;
-      }
-      const customerId = plan.known?.id ?? idOfRow.get(plan.joinsRow ?? 0) ?? (await this.customerOfRow(plan.joinsRow ?? 0));
-      if (customerId !== null) changed.push(await this.fill(plan, customerId, cars));
-    }
-    await indexCustomers(db, businessId, changed, transaction);
-  } // prettier-ignore
+/** What was done with a row, so that it can be taken back. */
+interface Done {
+  row: number;
+  outcome: RowOutcome;
+  customer_id: string | null;
+  vehicle_id: string | null;
+  before: CustomerDetails | null;
+  version_after: number | null;
+}
 
-  private async fill(plan: PlannedRow, customerId: string, cars: Awaited<ReturnType<typeof newCars>>): Promise<string> {
-    const { db, transaction } = this;
-    const { businessId } = this.file;
-    const row = await CustomerRow.findOne({ where: { businessId, id: customerId }, lock: transaction.LOCK.UPDATE, transaction, rejectOnEmpty: true }); // prettier-ignore
-    const before = row.details;
-    await row.update({ details: joinedDetails(before, plan.read), version: row.version + 1 }, { transaction });
+/** Keeps what a batch brings, in few statements: new customers, then those that are joined or filled. */
+async function applyBatch(
+  db: Deps["db"],
+  file: ImportFile,
+  planned: readonly PlannedRow[],
+  cars: FreshCars,
+  transaction: Transaction,
+): Promise<void> {
+  const { businessId } = file;
+  const made = planned
+    .filter(({ outcome }) => outcome === "new")
+    .map(({ row, read }) => {
+      const car = cars.get(row.row);
+      const { kind, name } = read;
+      return { row: row.row, id: uuid(), kind, name, details: withIds(read.details), vehicles: car ? [car] : [] };
+    });
+  await insertCustomers(db, businessId, made, transaction);
+  const done: Done[] = made.map(({ row, id, vehicles }) => ({ row, outcome: "new", customer_id: id, vehicle_id: vehicles[0]?.id ?? null, before: null, version_after: 1 })); // prettier-ignore
+  const idOfRow = new Map(made.map(({ row, id }) => [row, id]));
+  const rest = planned.filter(({ outcome }) => outcome !== "new");
+  const earlier = await customersOfRows(
+    file,
+    rest.flatMap(({ joinsRow }) => (joinsRow !== null && !idOfRow.has(joinsRow) ? [joinsRow] : [])),
+    transaction,
+  );
+  const targetOf = ({ known, joinsRow }: PlannedRow): string | null =>
+    known?.id ?? idOfRow.get(joinsRow ?? 0) ?? earlier.get(joinsRow ?? 0) ?? null;
+  const fills = rest.filter(({ outcome }) => outcome === "fills" || outcome === "joins");
+  done.push(...(await fillCustomers(db, file, fills, targetOf, cars, transaction)));
+  for (const plan of rest)
+    if (plan.outcome === "fault" || plan.outcome === "skips")
+      done.push({ row: plan.row.row, outcome: plan.outcome, customer_id: plan.known?.id ?? null, vehicle_id: null, before: null, version_after: null }); // prettier-ignore
+  await noteRows(db, file, done, transaction);
+}
+
+/** Fills in customers row by row in memory, and keeps the outcome at once. */
+async function fillCustomers(
+  db: Deps["db"],
+  { businessId }: ImportFile,
+  fills: readonly PlannedRow[],
+  targetOf: (plan: PlannedRow) => string | null,
+  cars: FreshCars,
+  transaction: Transaction,
+): Promise<Done[]> {
+  const ids = [...new Set(fills.flatMap((plan) => targetOf(plan) ?? []))];
+  if (ids.length === 0) return [];
+  const rows = await CustomerRow.findAll({
+    where: { businessId, id: ids },
+    order: ["id"],
+    lock: transaction.LOCK.UPDATE,
+    transaction,
+  });
+  const now = new Map(rows.map(({ id, details, version }) => [id, { details, version }]));
+  const done: Done[] = [];
+  const fresh: Parameters<typeof insertVehicles>[2][number][] = [];
+  for (const plan of fills) {
+    const customerId = targetOf(plan);
+    const target = customerId === null ? undefined : now.get(customerId);
+    if (customerId === null || !target) continue;
+    const before = target.details;
+    target.details = joinedDetails(before, plan.read);
+    target.version += 1;
     const car = cars.get(plan.row.row);
-    if (car) await insertVehicles(db, businessId, [{ ...car, customerId }], transaction);
-    await this.note([
-      { row: plan.row.row, outcome: plan.outcome, customer_id: customerId, vehicle_id: car?.id ?? null, before, version_after: row.version },
-    ]); // prettier-ignore
-    return customerId;
+    if (car) fresh.push({ ...car, customerId });
+    done.push({ row: plan.row.row, outcome: plan.outcome, customer_id: customerId, vehicle_id: car?.id ?? null, before, version_after: target.version }); // prettier-ignore
   }
+  await db.query(
+    `update customers set details = p.details, version = p.version
+     from jsonb_to_recordset($2::jsonb) as p(id uuid, details jsonb, version int)
+     where business_id = $1 and customers.id = p.id`,
+    { bind: [businessId, JSON.stringify([...now].map(([id, changed]) => ({ id, ...changed })))], transaction },
+  );
+  await insertVehicles(db, businessId, fresh, transaction);
+  await indexCustomers(db, businessId, ids, transaction);
+  return done;
+}
 
-  /** The customer an earlier batch made of a row. */
-  private async customerOfRow(row: number): Promise<string | null> {
-    const { businessId, id: importId } = this.file;
-    const found = await ImportRow.findOne({ where: { businessId, importId, row }, transaction: this.transaction });
-    return found?.applied ? found.customerId : null;
-  }
+/** The customers earlier batches made of rows. */
+async function customersOfRows(
+  { businessId, id: importId }: ImportFile,
+  rows: readonly number[],
+  transaction: Transaction,
+): Promise<Map<number, string>> {
+  if (rows.length === 0) return new Map();
+  const found = await ImportRow.findAll({
+    where: { businessId, importId, row: [...rows], applied: true },
+    transaction,
+  });
+  return new Map(found.flatMap(({ row, customerId }) => (customerId === null ? [] : [[row, customerId] as const])));
+}
 
-  private async note(done: object[]): Promise<void> {
-    if (done.length === 0) return;
-    const { businessId, id } = this.file;
-    await this.db.query(
-      `update import_rows set applied = true, outcome = p.outcome, customer_id = p.customer_id, vehicle_id = p.vehicle_id, before = p.before, version_after = p.version_after
-       from jsonb_to_recordset($3::jsonb) as p(row int, outcome text, customer_id uuid, vehicle_id uuid, before jsonb, version_after int)
-       where business_id = $1 and import_id = $2 and import_rows.row = p.row`,
-      { bind: [businessId, id, JSON.stringify(done)], transaction: this.transaction },
-    );
-  }
+async function noteRows(
+  db: Deps["db"],
+  { businessId, id }: ImportFile,
+  done: Done[],
+  transaction: Transaction,
+): Promise<void> {
+  const rows = done.map(({ row }) => row);
+  await db.query(
+    `update import_rows set applied = true, outcome = p.outcome, customer_id = p.customer_id, vehicle_id = p.vehicle_id, before = p.before, version_after = p.version_after
+     from jsonb_to_recordset($3::jsonb) as p(row int, outcome text, customer_id uuid, vehicle_id uuid, before jsonb, version_after int)
+     where business_id = $1 and import_id = $2 and import_rows.row between $4 and $5 and import_rows.row = p.row`,
+    { bind: [businessId, id, JSON.stringify(done), Math.min(...rows), Math.max(...rows)], transaction },
+  );
 }
 
 /** Goes through the rows in order, batch by batch, and tells how far it is. */

@@ -42,18 +42,8 @@ async function undoBatch(
     where: { businessId, id: carIds.filter((id) => !worked.has(id)), version: 1 },
     transaction,
   });
-  const changed: string[] = [];
-  for (const row of rows.filter(({ before, customerId }) => before !== null && customerId !== null)) {
-    const customer = await CustomerRow.findOne({
-      where: { businessId, id: row.customerId ?? "", mergedInto: null, erasedAt: null },
-      transaction,
-    });
-    // Undone from the last row on, each version is the one this row left, unless somebody changed it since.
-    if (customer && customer.version === row.versionAfter && row.before) {
-      await customer.update({ details: row.before, version: customer.version - 1 }, { transaction });
-      changed.push(customer.id);
-    } else await row.update({ remarks: [...row.remarks, "kept"] }, { transaction });
-  }
+  const kept = new Set<number>();
+  const changed = await restoreFilled(db, businessId, rows, kept, transaction);
   const made = rows.filter(({ outcome }) => outcome === "new");
   const gone = await removable(
     db,
@@ -61,20 +51,52 @@ async function undoBatch(
     made.flatMap(({ customerId }) => customerId ?? []),
     transaction,
   );
-  for (const row of made)
-    if (row.customerId !== null && !gone.has(row.customerId))
-      await row.update({ remarks: [...row.remarks, "kept"] }, { transaction });
+  for (const { row, customerId } of made) if (customerId !== null && !gone.has(customerId)) kept.add(row);
   await CustomerRow.destroy({ where: { businessId, id: [...gone] }, transaction });
-  await indexCustomers(
-    db,
-    businessId,
-    changed.filter((id) => !gone.has(id)),
+  await indexCustomers(db, businessId, [...changed, ...gone], transaction);
+  await db.query(
+    `update import_rows set applied = false, remarks = case when row = any($4::int[]) then remarks || array['kept'] else remarks end
+     where business_id = $1 and import_id = $2 and row = any($3::int[])`,
+    { bind: [businessId, rows[0]?.importId, rows.map(({ row }) => row), [...kept]], transaction },
+  );
+}
+
+/**
+ * Gives filled customers what they had before; undone from the last row on, each version is the one that row left,
+ * unless somebody changed it since: then the row counts as kept.
+ */
+async function restoreFilled(
+  db: Sequelize,
+  businessId: string,
+  rows: readonly ImportRow[],
+  kept: Set<number>,
+  transaction: Transaction,
+): Promise<string[]> {
+  const filled = rows.filter(({ before, customerId }) => before !== null && customerId !== null);
+  const customers = await CustomerRow.findAll({
+    where: { businessId, id: filled.flatMap(({ customerId }) => customerId ?? []), mergedInto: null, erasedAt: null },
+    order: ["id"],
+    lock: transaction.LOCK.UPDATE,
     transaction,
+  });
+  const now = new Map(customers.map(({ id, details, version }) => [id, { details, version }]));
+  const restored = new Set<string>();
+  for (const { row, customerId, before, versionAfter } of filled) {
+    const target = now.get(customerId ?? "");
+    if (target && before && target.version === versionAfter) {
+      target.details = before;
+      target.version -= 1;
+      restored.add(customerId ?? "");
+    } else kept.add(row);
+  }
+  const changes = [...restored].map((id) => ({ id, ...now.get(id) }));
+  await db.query(
+    `update customers set details = p.details, version = p.version
+     from jsonb_to_recordset($2::jsonb) as p(id uuid, details jsonb, version int)
+     where business_id = $1 and customers.id = p.id`,
+    { bind: [businessId, JSON.stringify(changes)], transaction },
   );
-  await ImportRow.update(
-    { applied: false },
-    { where: { businessId, importId: rows[0]?.importId, row: rows.map(({ row }) => row) }, transaction },
-  );
+  return [...restored];
 }
 
 /** Of customers an import made, those nothing hangs on and nobody changed. */

@@ -5,7 +5,7 @@ import type { Vehicle, VehicleGuess, vehicleBody } from "@mechanon/contract";
 import type { Transaction } from "sequelize";
 import type { z } from "zod";
 import { CustomerRow, VehicleRow } from "../db/models";
-import { findCustomer } from "../customers/service";
+import { findLiveCustomer } from "../customers/service";
 import { AppError } from "../http/errors";
 import { OutsideError } from "../outside/http";
 import type { RegisterCar } from "../outside/outside";
@@ -30,7 +30,7 @@ export async function createVehicle(
   body: z.output<typeof vehicleBody>,
   transaction: Transaction,
 ): Promise<Vehicle> {
-  const owner = await findCustomer(scope, body.customerId, transaction);
+  const owner = await findLiveCustomer(scope, body.customerId, transaction);
   const plate = body.plate !== null && body.region !== null ? readPlate(body.plate, body.region) : null;
   const row = await VehicleRow.create(
     {

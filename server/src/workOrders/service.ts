@@ -10,7 +10,7 @@ import {
 } from "@mechanon/core";
 import type { CommandOutcome } from "@mechanon/contract";
 import { QueryTypes, type Sequelize, type Transaction } from "sequelize";
-import { findCustomer } from "../customers/service";
+import { findLiveCustomer } from "../customers/service";
 import { WorkOrderRow } from "../db/models";
 import { notifyChange } from "../events/notify";
 import { AppError } from "../http/errors";
@@ -152,7 +152,7 @@ async function settleCustomer(
 ): Promise<{ command: WorkOrderCommand; taxExempt: boolean }> {
   if (command.type !== "openWorkOrder") return { command, taxExempt: false };
   await findVehicle(scope, command.vehicleId, transaction);
-  const customer = await findCustomer(scope, command.customerId, transaction);
+  const customer = await findLiveCustomer(scope, command.customerId, transaction);
   return { command: { ...command, customerId: customer.id }, taxExempt: customer.details.taxExemption !== null };
 }
 
