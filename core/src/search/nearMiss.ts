@@ -24,6 +24,8 @@ export function shapesOf(word: string): string[] {
  */
 export function isNearMiss(typed: string, word: string): boolean {
   if (typed.length < FEWEST_NEAR || word.length < FEWEST_NEAR) return false;
+  // Three letters are near the beginning of half of all names: they are compared with short words only.
+  if (typed.length === FEWEST_NEAR && word.length > FEWEST_NEAR + 1) return false;
   return edits(typed, word).some(({ left, at }) => word.startsWith(left, at));
 }
 

@@ -24,7 +24,7 @@ const MOST_OPEN_SHOWN = 3;
 const MOST_PER_WORD = 20;
 const FIELD_WEIGHT = 2;
 /** Customers of the rarest of several words that are looked at. */
-const MOST_COMPARED = 1500;
+const MOST_COMPARED = 500;
 
 /**
  * Customers with cars and open work by any part of any name, phone, plate, VIN, email or street, best first, and the

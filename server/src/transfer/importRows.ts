@@ -12,7 +12,7 @@ import {
 import type { RowOutcome } from "@mechanon/contract";
 import type { Sequelize, Transaction } from "sequelize";
 import { v7 as uuid } from "uuid";
-import { candidates } from "../customers/likely";
+import { sureCandidates } from "../customers/likely";
 import type { NewVehicle } from "../customers/insertCustomers";
 import { CustomerRow, VehicleRow, type ImportFile, type ImportRow } from "../db/models";
 import { cleanVin } from "@mechanon/core/vin";
@@ -52,7 +52,7 @@ export async function planRows(
   const { businessId, mapping, doubles } = file;
   const reads = rows.map((row) => ({ row, read: readImportRow(row.cells, mapping) }));
   const sound = reads.filter(({ read }) => read.fault === null);
-  const ids = await candidates(
+  const ids = await sureCandidates(
     db,
     businessId,
     sound.map(({ read }) => comparedOf(read)),

@@ -145,7 +145,11 @@ async function views(db: Sequelize, { businessId }: Scope, files: ImportFile[]):
   const counted = await db.query<{ import_id: string; outcome: RowOutcome; count: number }>(
     `select import_id, outcome, count(*)::int as count from import_rows
      where business_id = $1 and import_id = any($2::uuid[]) and outcome is not null and chosen group by 1, 2`,
-    { bind: [businessId, files.map(({ id }) => id)], type: QueryTypes.SELECT },
+    // While a step runs nobody needs them, and whoever waits asks often.
+    {
+      bind: [businessId, files.flatMap(({ id, status }) => (status in MAY_FOLLOW ? [] : [id]))],
+      type: QueryTypes.SELECT,
+    },
   );
   return files.map((file) => {
     const { id, fileName, format, status, encoding, columns, mapping, doubles, rowCount, doneCount, keptByUndo, problem, createdAt } = file;
