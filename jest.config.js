@@ -22,14 +22,15 @@ module.exports = {
     node("core", ["core/src"]),
     node("contract", ["contract/src"]),
     node("standins", ["standins/src", "demo/src"]),
-    node("server", ["server/src"], { setupFilesAfterEnv: ["<rootDir>/scripts/jestServer.js"] }),
-    node("scripts", ["scripts"], { setupFilesAfterEnv: ["<rootDir>/scripts/jestServer.js"] }),
+    node("server", ["server/src"], { setupFilesAfterEnv: ["<rootDir>/scripts/jestTimeout.js"] }),
+    node("scripts", ["scripts"], { setupFilesAfterEnv: ["<rootDir>/scripts/jestTimeout.js"] }),
     {
       displayName: "app",
       rootDir: `${__dirname}/app`,
       preset: "jest-expo",
       testMatch: ["<rootDir>/src/**/*.test.{ts,tsx}"],
       setupFiles: ["<rootDir>/../scripts/jestApp.js"],
+      setupFilesAfterEnv: ["<rootDir>/../scripts/jestAppTests.js"],
       moduleNameMapper: {
         "^expo-router$": "<rootDir>/src/testing/router.ts",
         "^lucide-react-native/icons/(.*)$": "<rootDir>/../node_modules/lucide-react-native/dist/cjs/icons/$1.js",
