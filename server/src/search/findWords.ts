@@ -1,8 +1,9 @@
 import { FEWEST_NEAR, isNearMiss, shapesOf } from "@mechanon/core";
 import { QueryTypes, type Sequelize } from "sequelize";
 
-/** How well a kept word fits a typed one. */
-const FITS = { whole: 40, beginning: 30, part: 20, near: 10 } as const;
+/** How well a kept word fits that is just the typed one; others fit less. */
+export const WHOLE_WORD = 40;
+const FITS = { whole: WHOLE_WORD, beginning: 30, part: 20, near: 10 } as const;
 const FEWEST_FOR_PARTS = 3;
 const MOST_BEGINNINGS = 60;
 const MOST_PARTS = 60;

@@ -14,7 +14,7 @@ import type { WorkOrderRow } from "../db/models";
 import type { Scope } from "../scope";
 import { listWorkOrders } from "../workOrders/summaries";
 import { findKeys } from "./findKeys";
-import { findWords, type FittingWord } from "./findWords";
+import { WHOLE_WORD, findWords, type FittingWord } from "./findWords";
 
 const MOST_CUSTOMERS = 20;
 /** A fleet's cars are counted, and the first of them shown. */
@@ -23,8 +23,9 @@ const MOST_OPEN_SHOWN = 3;
 /** Of one word's customers, the newest come into question. */
 const MOST_PER_WORD = 20;
 const FIELD_WEIGHT = 2;
-/** Customers of the rarest of several words that are looked at. */
-const MOST_COMPARED = 500;
+/** Of the customers of the rarest of several words, those with exactly that word are all looked at, others so many. */
+const MOST_WITH_WHOLE_WORD = 5000;
+const MOST_COMPARED = 250;
 
 /**
  * Customers with cars and open work by any part of any name, phone, plate, VIN, email or street, best first, and the
@@ -86,11 +87,13 @@ async function byAllWords(db: Sequelize, businessId: string, fitting: FittingWor
   const all = fitting.flatMap((words, token) => words.map((each) => ({ ...each, token })));
   return db.query<Scored>(
     `with first as materialized (
-       select distinct customer_id from (
+       (select customer_id from customer_words
+         where business_id = $1 and word = any($7::text[]) order by customer_id desc limit ${MOST_WITH_WHOLE_WORD})
+       union (
          select found.customer_id from unnest($2::text[]) as typed(word)
          cross join lateral (select customer_id from customer_words
            where business_id = $1 and word = typed.word order by field, customer_id desc limit ${MOST_COMPARED}) found
-         limit ${MOST_COMPARED}) limited)
+         limit ${MOST_COMPARED}))
      select customer_id, sum(best)::int as score from (
        select first.customer_id, fitting.token, max(fitting.fit - own.field * ${FIELD_WEIGHT}) as best
        from first cross join lateral (select word, field from customer_words
@@ -107,6 +110,7 @@ async function byAllWords(db: Sequelize, businessId: string, fitting: FittingWor
         all.map(({ word }) => word),
         all.map(({ fit }) => fit),
         fitting.length,
+        (fitting[first] ?? []).filter(({ fit }) => fit === WHOLE_WORD).map(({ word }) => word),
       ],
       type: QueryTypes.SELECT,
     },
