@@ -123,17 +123,14 @@ export function CallerForm({ business, faults }: { business: BusinessView; fault
         />
       </View>
       <TownOffer postcode={draft.postcode} town={draft.town} onFill={fillTown} />
-      <LikelySameList
-        likely={likely.filter(
-          ({ likenesses }) => likenesses.some((why) => why !== "nameAndTown") || draft.name.length > 4,
-        )}
-        onPick={({ customer }) => change({ known: customer, car: null })}
-      />
+      <LikelySameList likely={likely} onPick={({ customer }) => change({ known: customer, car: null })} />
       {likely.length > 0 ? (
         <Button
           kind="quiet"
           label="None of these, somebody new"
-          onPress={() => change({ notTheSameAs: likely.map(({ customer }) => customer.id) })}
+          onPress={() =>
+            change({ notTheSameAs: [...draft.notTheSameAs, ...likely.map(({ customer }) => customer.id)] })
+          }
         />
       ) : null}
       <Field

@@ -3,7 +3,7 @@ import Papa from "papaparse";
 import { QueryTypes } from "sequelize";
 import { v7 as uuid } from "uuid";
 import type { CustomerSheet, Found, ImportRowView, ImportView } from "@mechanon/contract";
-import { findOrder, sendCommand, startTestServer, until, type Answer, type Person, type TestServer } from "../testing/testServer"; // prettier-ignore
+import { sendCommand, startTestServer, until, type Answer, type Person, type TestServer } from "../testing/testServer"; // prettier-ignore
 
 let server: TestServer;
 let odile: Person;
@@ -161,8 +161,8 @@ describe("a CSV file", () => {
 
   it("with broken quotes is still read, and says what came of it", async () => {
     const file = await check(await read('Name,Phone\n"Open Quote,360 555 0222\nNext Row,360 555 0223\n'));
-    expect(["checked", "failed"]).toContain(file.status);
-    expect(file.rowCount).toBeLessThanOrEqual(2);
+    expect(file).toMatchObject({ status: "checked", rowCount: 1 });
+    expect((await rowsOf(file.id))[0]?.remarks).toContain("the row has 1 columns, the heading 2");
   });
 
   it.each([
@@ -252,8 +252,4 @@ describe("CSV out", () => {
     expect(lines[1]).toContain(",+353 1 555 0177");
     expect((await odile.get<{ code: string }>("/api/exports/customers.csv?ids=x")).body.code).toBe("request/invalid");
   });
-});
-
-it("finds the order of a customer whose import was undone untouched", async () => {
-  expect((await findOrder(odile, "Maren Oyelaran")).customerName).toBe("Maren Oyelaran");
 });
