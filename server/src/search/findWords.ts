@@ -1,51 +1,87 @@
 import { FEWEST_NEAR, isNearMiss, shapesOf } from "@mechanon/core";
 import { QueryTypes, type Sequelize } from "sequelize";
 
-/** How well a kept word fits that is just the typed one; others fit less. */
-export const WHOLE_WORD = 40;
-const FITS = { whole: WHOLE_WORD, beginning: 30, part: 20, near: 10 } as const;
+/** How well a kept word fits a typed one: itself, a longer one, one that contains it, a near miss. */
+const FITS = { whole: 40, beginning: 30, part: 20, near: 10 } as const;
 const FEWEST_FOR_PARTS = 3;
 const MOST_BEGINNINGS = 60;
 const MOST_PARTS = 60;
 const MOST_NEAR = 40;
+/** The customers of a word are counted up to one more than this. */
+export const MOST_COUNTED = 25_000;
 
 export interface FittingWord {
   word: string;
   fit: number;
+  /** To how many customers it leads; 0 where only one word was typed, and near misses are too rare to be counted. */
+  customers: number;
 }
 
-/** Kept words that a typed one may mean: itself, longer ones, ones that contain it, near misses. Best first. */
-export async function findWords(db: Sequelize, businessId: string, typed: string): Promise<FittingWord[]> {
-  const parts =
-    typed.length >= FEWEST_FOR_PARTS
-      ? `union all (select word, 'part' from search_words where business_id = $1 and word like $4 limit ${MOST_PARTS})`
-      : "";
-  const near =
-    typed.length >= FEWEST_NEAR
-      ? "union all (select word, 'near' from search_word_shapes where business_id = $1 and shape = any($5))"
-      : "";
-  const rows = await db.query<{ word: string; way: keyof typeof FITS }>(
-    `(select word, 'whole' as way from search_words where business_id = $1 and word = $2)
-     union all (select word, 'beginning' from search_words
-       where business_id = $1 and word > $2 and word < $3 order by word limit ${MOST_BEGINNINGS}) ${parts} ${near}`,
-    {
-      bind: [
-        businessId,
-        typed,
-        `${typed}\u{10FFFF}`,
-        ...(parts === "" ? [] : [`%${typed.replace(/[\\%_]/g, "\\$&")}%`]),
-        ...(near === "" ? [] : [shapesOf(typed)]),
-      ],
-      type: QueryTypes.SELECT,
-    },
+/**
+ * For each typed word the kept ones that it may mean, best first. In one query, since the way to the database takes
+ * longer than most looks.
+ */
+export async function findWords(db: Sequelize, businessId: string, typed: string[]): Promise<FittingWord[][]> {
+  const values: unknown[] = [businessId];
+  const bound = (value: unknown): string => `$${values.push(value)}`;
+  const looks = typed.flatMap((word, token) => {
+    const whole = bound(word);
+    const from = (way: keyof typeof FITS, rest: string): string =>
+      `(select ${token} as token, '${way}' as way, ${rest})`;
+    return [
+      from("whole", `word from search_words where business_id = $1 and word = ${whole}`),
+      from(
+        "beginning",
+        `word from search_words where business_id = $1 and word > ${whole} and word < ${bound(`${word}\u{10FFFF}`)}
+         order by word limit ${MOST_BEGINNINGS}`,
+      ),
+      ...(word.length < FEWEST_FOR_PARTS
+        ? []
+        : [
+            from(
+              "part",
+              `word from search_words where business_id = $1 and word like ${bound(`%${word.replace(/[\\%_]/g, "\\$&")}%`)}
+               limit ${MOST_PARTS}`,
+            ),
+          ]),
+      ...(word.length < FEWEST_NEAR
+        ? []
+        : [
+            from(
+              "near",
+              `word from search_word_shapes where business_id = $1 and shape = any(${bound(shapesOf(word))})`,
+            ),
+          ]),
+    ];
+  });
+  const customers =
+    typed.length === 1
+      ? "0"
+      : `case when way = 'near' then 0 else (select count(*)::int from (
+           select from customer_words where business_id = $1 and word = found.word limit ${MOST_COUNTED + 1}) some_of_them) end`;
+  const rows = await db.query<{ token: number; way: keyof typeof FITS; word: string; customers: number }>(
+    `select token, way, word, ${customers} as customers from (${looks.join(" union all ")}) found`,
+    { bind: values, type: QueryTypes.SELECT },
   );
-  const fits = new Map<string, number>();
+  return typed.map((word, token) =>
+    fittingWords(
+      word,
+      rows.filter((row) => row.token === token),
+    ),
+  );
+}
+
+function fittingWords(
+  typed: string,
+  rows: readonly { way: keyof typeof FITS; word: string; customers: number }[],
+): FittingWord[] {
+  const fitting = new Map<string, FittingWord>();
   let nearCount = 0;
-  for (const { word, way } of rows) {
-    if (fits.has(word)) continue;
+  for (const { word, way, customers } of rows) {
+    if (fitting.has(word)) continue;
     if (way === "near" && (nearCount >= MOST_NEAR || !isNearMiss(typed, word))) continue;
     if (way === "near") nearCount += 1;
-    fits.set(word, FITS[way]);
+    fitting.set(word, { word, fit: FITS[way], customers });
   }
-  return [...fits].map(([word, fit]) => ({ word, fit }));
+  return [...fitting.values()].sort((a, b) => b.fit - a.fit);
 }

@@ -14,19 +14,14 @@ import type { WorkOrderRow } from "../db/models";
 import type { Scope } from "../scope";
 import { listWorkOrders } from "../workOrders/summaries";
 import { findKeys } from "./findKeys";
-import { WHOLE_WORD, findWords, type FittingWord } from "./findWords";
+import { byAllWords } from "./byAllWords";
+import { byOneWord } from "./byOneWord";
+import { MOST_CUSTOMERS } from "./scored";
+import { findWords } from "./findWords";
 
-const MOST_CUSTOMERS = 20;
 /** A fleet's cars are counted, and the first of them shown. */
 const MOST_CARS_SHOWN = 6;
 const MOST_OPEN_SHOWN = 3;
-/** Of one word's customers, the newest come into question. */
-const MOST_PER_WORD = 20;
-const FIELD_WEIGHT = 2;
-/** Of the customers of the rarest of several words, those with exactly that word are all looked at, others so many. */
-const MOST_WITH_WHOLE_WORD = 5000;
-const MOST_COMPARED = 250;
-
 /**
  * Customers with cars and open work by any part of any name, phone, plate, VIN, email or street, best first, and the
  * work order of a number. One wrong or swapped letter still finds.
@@ -54,80 +49,12 @@ export async function search(db: Sequelize, scope: Scope, typed: string): Promis
 /** Customers who have a fitting word for every typed one, with what that is worth. */
 async function customersByWords(db: Sequelize, businessId: string, typed: string[]): Promise<[string, number][]> {
   if (typed.length === 0) return [];
-  const fitting = await Promise.all(typed.map((word) => findWords(db, businessId, word)));
+  const fitting = await findWords(db, businessId, typed);
   if (fitting.some((words) => words.length === 0)) return [];
   const [first = []] = fitting;
   const rows =
     fitting.length === 1 ? await byOneWord(db, businessId, first) : await byAllWords(db, businessId, fitting);
   return rows.map(({ customer_id: id, score }) => [id, score / fitting.length]);
-}
-
-interface Scored {
-  customer_id: string;
-  score: number;
-}
-
-function byOneWord(db: Sequelize, businessId: string, words: FittingWord[]): Promise<Scored[]> {
-  return db.query<Scored>(
-    `select customer_id, max(fit - field * ${FIELD_WEIGHT})::int as score
-     from unnest($2::text[], $3::int[]) as fitting(word, fit)
-     cross join lateral (select customer_id, field from customer_words
-       where business_id = $1 and word = fitting.word order by field, customer_id desc limit ${MOST_PER_WORD}) found
-     group by customer_id order by score desc, customer_id desc limit ${MOST_CUSTOMERS}`,
-    { bind: [businessId, words.map(({ word }) => word), words.map(({ fit }) => fit)], type: QueryTypes.SELECT },
-  );
-}
-
-/**
- * Begins with the customers of the rarest typed word and looks which of them have all others: a first name or a town
- * alone leads to thousands.
- */
-async function byAllWords(db: Sequelize, businessId: string, fitting: FittingWord[][]): Promise<Scored[]> {
-  const [first = 0] = await byRarity(db, businessId, fitting);
-  const all = fitting.flatMap((words, token) => words.map((each) => ({ ...each, token })));
-  return db.query<Scored>(
-    `with first as materialized (
-       (select customer_id from customer_words
-         where business_id = $1 and word = any($7::text[]) order by customer_id desc limit ${MOST_WITH_WHOLE_WORD})
-       union (
-         select found.customer_id from unnest($2::text[]) as typed(word)
-         cross join lateral (select customer_id from customer_words
-           where business_id = $1 and word = typed.word order by field, customer_id desc limit ${MOST_COMPARED}) found
-         limit ${MOST_COMPARED}))
-     select customer_id, sum(best)::int as score from (
-       select first.customer_id, fitting.token, max(fitting.fit - own.field * ${FIELD_WEIGHT}) as best
-       from first cross join lateral (select word, field from customer_words
-         -- Kept apart, or the planner reads all customers of a frequent word instead.
-         where business_id = $1 and customer_id = first.customer_id offset 0) own
-       join unnest($3::int[], $4::text[], $5::int[]) as fitting(token, word, fit) on fitting.word = own.word
-       group by 1, 2) matched
-     group by 1 having count(*) = $6 order by 2 desc, 1 desc limit ${MOST_CUSTOMERS}`,
-    {
-      bind: [
-        businessId,
-        (fitting[first] ?? []).map(({ word }) => word),
-        all.map(({ token }) => token),
-        all.map(({ word }) => word),
-        all.map(({ fit }) => fit),
-        fitting.length,
-        (fitting[first] ?? []).filter(({ fit }) => fit === WHOLE_WORD).map(({ word }) => word),
-      ],
-      type: QueryTypes.SELECT,
-    },
-  );
-}
-
-/** The typed words by how many customers they lead to, the fewest first; beyond a limit they are not counted. */
-async function byRarity(db: Sequelize, businessId: string, fitting: FittingWord[][]): Promise<number[]> {
-  const counts = fitting.map(
-    (_, token) =>
-      `(select count(*) from (select from customer_words where business_id = $1 and word = any($${token + 2}::text[]) limit ${MOST_COMPARED + 1}) limited)::int as "${token}"`,
-  );
-  const [row] = await db.query<Record<string, number>>(`select ${counts.join(", ")}`, {
-    bind: [businessId, ...fitting.map((words) => words.map(({ word }) => word))],
-    type: QueryTypes.SELECT,
-  });
-  return fitting.map((_, token) => token).sort((a, b) => (row?.[a] ?? 0) - (row?.[b] ?? 0));
 }
 
 interface Glanced {
