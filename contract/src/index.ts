@@ -17,7 +17,7 @@ export { PROBLEM_STATUS, problem, type Problem, type ProblemCode } from "./probl
 export { type Method, type Parsed, type Route, type Sent } from "./route";
 export { routes } from "./routes";
 export { type Found, type FoundCustomer } from "./search/routes";
-export { type BusinessView, type NewcomerReport, businessView } from "./settings/routes";
+export { MOST_PHRASES, type BusinessView, type NewcomerReport, businessView } from "./settings/routes";
 export { type PartOffer, partOffer } from "./sourcing/routes";
 export { type ChangeEvent, changeEvent } from "./system";
 export {
@@ -30,7 +30,18 @@ export {
   type RowOutcome,
   importView,
 } from "./transfer/routes";
-export { vehicleBody } from "./vehicles/routes";
+export { variants, vehicleBody, vehicleChanges } from "./vehicles/routes";
+export {
+  type ElsewhereReport,
+  type KnownVehicle,
+  type PutOffJob,
+  type RecallReport,
+  type VehiclePerson,
+  type VehicleSheet,
+  elsewhereReport,
+  recallReport,
+  vehicleSheet,
+} from "./vehicles/sheet";
 export { type Vehicle, type VehicleGuess, vehicle, vehicleGuess } from "./vehicles/vehicle";
 export { type DayVisit, type VisitEnvelope, dayVisit, visitEnvelope } from "./visits/routes";
 export {

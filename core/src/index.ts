@@ -62,12 +62,15 @@ export { orderCostCents } from "./sourcing/orderCost";
 export { driveMinutes, milesBetween } from "./schedule/driveMinutes";
 export {
   businessSettings,
+  concernPhrase,
   newcomerSettings,
   type BusinessSettings,
   type ConcernPhrase,
   type InspectionPoint,
   type MoneyRules,
   type NewcomerSettings,
+  type ConcernGap,
+  type OwnersInterval,
 } from "./settings/businessSettings";
 export { normalizePlate, type Plate } from "./vehicles/plate";
 export { applyVisitCommand } from "./visits/applyVisitCommand";
@@ -90,7 +93,7 @@ export { onMyWayText, receiptText } from "./wording/messages";
 export { readMoney, showMoney } from "./wording/money";
 export { nextActLabel } from "./wording/nextActLabel";
 export { conflictWords, refusalWords } from "./wording/refusals";
-export { showVehicle } from "./wording/vehicle";
+export { carMarks, showMiles, showVehicle } from "./wording/vehicle";
 export { approvedJobs, jobTotals, openJobs, quoteTotalCents, standingAnswer } from "./workOrders/answers";
 export { applyCommand } from "./workOrders/applyCommand";
 export type { CommandContext } from "./workOrders/commandContext";
@@ -120,4 +123,33 @@ export {
   type Signature,
   type WorkOrderState,
 } from "./workOrders/state";
+export { fillGaps, gapsOf } from "./concerns/gaps";
+export { priceToday } from "./quoting/priceToday";
+export {
+  SPEC_FIELDS,
+  SPEC_KEYS,
+  serviceInterval,
+  specCorrection,
+  specFault,
+  specLines,
+  specSheet,
+  type ServiceInterval,
+  type SpecCorrection,
+  type SpecKey,
+  type SpecLine,
+  type SpecSheet,
+} from "./vehicles/specs/specSheet";
+export {
+  odometerTrend,
+  predictMiles,
+  type OdometerReading,
+  type OdometerTrend,
+} from "./vehicles/odometer/odometerTrend";
+export { dueServices, intervalsFor, type DueService } from "./vehicles/service/dueServices";
+export { lastService, type LastService, type PartUsed } from "./vehicles/service/lastService";
+export { servicesDone } from "./vehicles/service/servicesDone";
+export { compareTires, type TireComparison, type TireWarning } from "./vehicles/tire/compareTires";
+export { readTireAge, type TireAge } from "./vehicles/tire/tireAge";
+export { swapStakes, type SwapStakes } from "./workOrders/swap";
+export { swapWords, type SwapChoice } from "./wording/swapWords";
 export { WAITS, waitingOf, type Wait, type Waiting } from "./workOrders/waiting";

@@ -10,6 +10,7 @@ export interface DemoCar {
   model: string;
   engine: string | null;
   color: string;
+  unitNumber: string | null;
 }
 export interface DemoCustomer {
   key: string;
@@ -36,6 +37,7 @@ const car = (
   model: string,
   engine: string | null,
   color: string,
+  unitNumber: string | null = null,
 ): DemoCar => ({
   key,
   vin,
@@ -45,6 +47,7 @@ const car = (
   model,
   engine,
   color,
+  unitNumber,
 });
 
 export const CUSTOMERS: DemoCustomer[] = [
@@ -58,7 +61,7 @@ export const CUSTOMERS: DemoCustomer[] = [
   { key: "caspian", name: "Caspian Rowntree", phone: "+13605550118", email: null, houseNumber: 22, street: "Cannery Row East", cars: [car("caspian-rogue", "JN8AS5MT0CW284915", "TDW8126", 2012, "Nissan", "Rogue", "2.5 L", "White")] },
   { key: "delphine", name: "Delphine Marsh", phone: "+13605550119", email: "delphine@example.com", houseNumber: 63, street: "Lamplighter Way", cars: [car("delphine-mazda3", "JM1BL1V78C1604423", "TDW9034", 2012, "Mazda", "Mazda3", "2 L", "Red")] },
   { key: "oskar", name: "Oskar Nwosu", phone: "+13605550120", email: "oskar@example.com", houseNumber: 5, street: "Ropewalk", cars: [car("oskar-soul", "KNDJT2A50D7512386", "LRK1340", 2013, "Kia", "Soul", "1.6 L", "Lime")] },
-  { key: "harborbread", name: "Harbor Bread Deliveries", phone: "+13605550121", email: "vans@example.com", houseNumber: 81, street: "Ferry Slip Road", kind: "business", more: { preferredContact: "email", taxExemption: { number: "WA-EX 44-1180" }, contacts: [{ name: "Gideon Maas", role: "Fleet manager", phone: { number: "+13605550151", extension: "3", label: "Office" }, email: "gideon@example.com", approvalLimitCents: 80000, mayPay: true }, { name: "Pilar Quist", role: "Driver", phone: { number: "+13605550152", extension: null, label: "Mobile" }, mayHandOverKeys: true }], access: { gateCode: "0815#", heightLimit: "8 ft 2 in", surface: "Asphalt", note: "Loading dock 2, before ten" }, notes: "Vans are back by three.", foundUsBy: "Another garage" }, cars: [car("bread-transit", "1FTBW2CM0HKA40628", "LRK1451", 2017, "Ford", "Transit", "3.7 L V6", "White"), car("bread-caravan", "2C4RDGBG6ER305871", "LRK1452", 2014, "Dodge", "Grand Caravan", "3.6 L V6", "White")] },
+  { key: "harborbread", name: "Harbor Bread Deliveries", phone: "+13605550121", email: "vans@example.com", houseNumber: 81, street: "Ferry Slip Road", kind: "business", more: { preferredContact: "email", taxExemption: { number: "WA-EX 44-1180" }, contacts: [{ name: "Gideon Maas", role: "Fleet manager", phone: { number: "+13605550151", extension: "3", label: "Office" }, email: "gideon@example.com", approvalLimitCents: 80000, mayPay: true }, { name: "Pilar Quist", role: "Driver", phone: { number: "+13605550152", extension: null, label: "Mobile" }, mayHandOverKeys: true }], access: { gateCode: "0815#", heightLimit: "8 ft 2 in", surface: "Asphalt", note: "Loading dock 2, before ten" }, notes: "Vans are back by three.", foundUsBy: "Another garage" }, cars: [car("bread-transit", "1FTBW2CM0HKA40628", "LRK1451", 2017, "Ford", "Transit", "3.7 L V6", "White", "1"), car("bread-caravan", "2C4RDGBG6ER305871", "LRK1452", 2014, "Dodge", "Grand Caravan", "3.6 L V6", "White", "2")] },
   { key: "petra", name: "Petra Sandoval", phone: "+13605550122", email: "petra@example.com", houseNumber: 12, street: "Heron Landing", more: { foundUsBy: "A friend", newcomerAnswers: [{ questionId: "recommended-by", question: "Who recommended us?", answer: "Maren next door" }, { questionId: "parking", question: "Where is the car parked?", answer: "Driveway" }] }, cars: [car("petra-sonata", "5NPE24AF9FH146032", "LRK1563", 2015, "Hyundai", "Sonata", "2.4 L", "Gray")] },
   { key: "linus", name: "Linus Featherstone", phone: "+13605550123", email: null, houseNumber: 47, street: "Kelp Street", more: { usualPayer: { name: "Featherstone Boat Rental", customerId: null }, access: { surface: "Gravel", dog: "keep the gate shut" } }, cars: [car("linus-cherokee", "1C4RJFAG3FC642190", "LRK1677", 2015, "Jeep", "Grand Cherokee", "3.6 L V6", "Green"), car("linus-boat-trailer", null, "TRL0058", 2006, "Shoreline", "boat trailer", null, "Galvanized")] },
   { key: "amparo", name: "Amparo Whitlock", phone: "+13605550124", email: "amparo@example.com", houseNumber: 3, street: "Ebb Court", cars: [car("amparo-odyssey", "5FNRL5H65EB091537", "LRK1788", 2014, "Honda", "Odyssey", "V6", "Silver")] },

@@ -4,12 +4,14 @@ import { DIRECTORY, FAR_POSTCODES } from "@mechanon/demo";
 import { z } from "zod";
 import { FAULTS, Switches, faultBody, type Fault, type Service } from "./faults";
 import { escapeHtml, linked, page } from "./html";
+import { DateTime } from "luxon";
 import { Answers } from "./answers";
+import { elsewhereOf, recallsOf, specsOf } from "./cars";
 import { registerOf, stockOf, type RegisterEntry, type StockItem } from "./data";
 
 const SLOW_MS = 4000;
 
-/** The outside world in small: plate register, parts supplier, card terminal, phone directory, postcodes, messages; each with switchable faults. */
+/** The outside world in small: plate register, parts supplier, card terminal, phone directory, postcodes, specs, recalls, service history, messages; each with switchable faults. */
 export function createStandins(
   data: { register: RegisterEntry[]; stock: Map<string, StockItem>; supplier: string; readyInMinutes: number } = {
     register: registerOf(),
@@ -25,6 +27,9 @@ export function createStandins(
   app.use("/terminal", faulty(switches, "terminal"), cardTerminal());
   app.use("/directory", faulty(switches, "directory"), phoneDirectory());
   app.use("/postcodes", faulty(switches, "postcodes"), postcodeService());
+  app.use("/specs", faulty(switches, "specs"), specSource());
+  app.use("/recalls", faulty(switches, "recalls"), recallSource());
+  app.use("/history", faulty(switches, "history"), historySource());
   const sent: SentMessage[] = [];
   app.use("/messages", faulty(switches, "messages"), messenger(sent));
   app.get("/phone", (req, res) => res.send(phonePage(sent, typeof req.query.to === "string" ? req.query.to : null)));
@@ -76,6 +81,31 @@ function plateRegister(register: RegisterEntry[]): express.Router {
       cars: cars.map(({ vin, plate, color, year, make, model }) => ({ vin, plate, color, year, make, model })),
     });
   });
+  return router;
+}
+
+const askedCar = z.object({
+  year: z.coerce.number().int().nullable().default(null),
+  make: z.string().nullable().default(null),
+  model: z.string().nullable().default(null),
+  engine: z.string().nullable().default(null),
+});
+
+function specSource(): express.Router {
+  const router = express.Router();
+  router.get("/", (req, res) => res.json(specsOf(askedCar.parse(req.query))));
+  return router;
+}
+
+function recallSource(): express.Router {
+  const router = express.Router();
+  router.get("/:vin", (req, res) => res.json(recallsOf(req.params.vin, askedCar.parse(req.query))));
+  return router;
+}
+
+function historySource(): express.Router {
+  const router = express.Router();
+  router.get("/:vin", (req, res) => res.json(elsewhereOf(req.params.vin, DateTime.utc())));
   return router;
 }
 

@@ -6,6 +6,9 @@ export const FAULTS = {
   supplier: ["none", "slow", "down", "wrongPrice", "outOfStock", "answerLost"],
   terminal: ["none", "slow", "down", "declined", "answerLost"],
   messages: ["none", "slow", "down"],
+  specs: ["none", "slow", "down"],
+  recalls: ["none", "slow", "down"],
+  history: ["none", "slow", "down"],
   directory: ["none", "slow", "down"],
   postcodes: ["none", "slow", "down"],
 } as const;

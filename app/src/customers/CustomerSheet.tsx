@@ -7,7 +7,7 @@ import { fieldsOf, routes, type CustomerSheet as Sheet } from "@mechanon/contrac
 import { call } from "../api/call";
 import { errorWords } from "../api/problem";
 import { WorkOrderLine } from "../day/WorkOrderLine";
-import { CarFacts } from "../newWork/CarFacts";
+import { CarFacts } from "../cars/CarFacts";
 import { useDraft } from "../newWork/draft";
 import { useRight } from "../session/useSession";
 import { Button } from "../ui/Button";

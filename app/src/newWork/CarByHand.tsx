@@ -31,6 +31,7 @@ export function CarByHand({ business }: { business: BusinessView }) {
           trim: null,
           engine: null,
           drive: null,
+          transmission: null,
           color: null,
         },
       },

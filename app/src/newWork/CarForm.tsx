@@ -11,7 +11,7 @@ import { Words } from "../ui/Words";
 import { CarByHand } from "./CarByHand";
 import { CarByPlate } from "./CarByPlate";
 import { CarByVin } from "./CarByVin";
-import { CarFacts } from "./CarFacts";
+import { CarFacts } from "../cars/CarFacts";
 import { useDraft, type CarWay } from "./draft";
 
 const WAYS: readonly { value: CarWay; label: string }[] = [

@@ -9,7 +9,7 @@ import { useColors } from "../ui/face";
 import { Notice } from "../ui/Notice";
 import { SPACE } from "../ui/theme";
 import { Words } from "../ui/Words";
-import { CarFacts } from "./CarFacts";
+import { CarFacts } from "../cars/CarFacts";
 import { useDraft } from "./draft";
 
 /** "This one?": nothing hangs on a car before somebody said yes to it. */

@@ -1,6 +1,6 @@
 import { fireEvent, screen, waitFor } from "@testing-library/react-native";
 import { BUSINESS, fakeServer, problemReply, show, type Asked, type Reply } from "../testing/harness";
-import { customerSample, foundSample, sheetSample, viewSample } from "../testing/samples";
+import { vehicleSample, customerSample, foundSample, sheetSample, viewSample } from "../testing/samples";
 import { visited } from "../testing/router";
 import { useDraft } from "./draft";
 import { NewWork } from "./NewWork";
@@ -15,10 +15,11 @@ const GUESS = {
   trim: "SE",
   engine: "2.5 L 4 cyl",
   drive: null,
+  transmission: null,
   color: "White",
 };
 const CUSTOMER = customerSample({ id: "0190a000-0000-7000-8000-00000000000c", name: "Noor Haddad-Bell" });
-const CAR = { ...GUESS, id: "0190a000-0000-7000-8000-00000000000d", customerId: CUSTOMER.id, version: 1 };
+const CAR = vehicleSample({ ...GUESS, id: "0190a000-0000-7000-8000-00000000000d", customerId: CUSTOMER.id });
 const NOTHING_FOUND = { body: { customers: [], workOrders: [] } };
 
 const outcome = (asked: Asked, refusal: string | null = null): object => {
@@ -155,8 +156,8 @@ describe("by VIN", () => {
     bodyClass: null,
     doors: 4,
     drive: null,
-    engine: { displacementL: 2.5, cylinders: 4, configuration: null, fuel: "Gasoline", horsepower: null, turbo: null },
     transmission: null,
+    engine: { displacementL: 2.5, cylinders: 4, configuration: null, fuel: "Gasoline", horsepower: null, turbo: null },
     gvwr: null,
     plant: null,
     country: null,

@@ -1,5 +1,5 @@
 import type { DayVisit } from "@mechanon/contract";
-import { SETTINGS_SAMPLE, customerSample } from "../testing/samples";
+import { vehicleSample, SETTINGS_SAMPLE, customerSample } from "../testing/samples";
 import { useDraft } from "./draft";
 import { freeStarts } from "./freeSlots";
 import { readDraft } from "./readDraft";
@@ -49,6 +49,7 @@ describe("a draft", () => {
     trim: null,
     engine: null,
     drive: null,
+    transmission: null,
     color: null,
   };
   it("needs a name and a confirmed car, and tells what does not fit where", () => {
@@ -69,7 +70,7 @@ describe("a draft", () => {
     const kept = readDraft({
       ...draft,
       known,
-      car: { kind: "kept", vehicle: { ...guess, id: "v", customerId: "c", version: 1 } },
+      car: { kind: "kept", vehicle: vehicleSample({ ...guess, id: "v", customerId: "c" }) },
     });
     expect(kept.bodies).toMatchObject({ customer: null, vehicle: null, customerId: "c", vehicleId: "v" });
   });

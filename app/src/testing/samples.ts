@@ -1,5 +1,5 @@
 import { noDetails, type BusinessSettings, type LibraryJob, type WorkOrderState } from "@mechanon/core";
-import type { Customer, CustomerSheet, FoundCustomer, WorkOrderView } from "@mechanon/contract";
+import type { Customer, CustomerSheet, FoundCustomer, Vehicle, WorkOrderView } from "@mechanon/contract";
 
 /** Small made-up settings for tests of the app. */
 export const SETTINGS_SAMPLE: BusinessSettings = {
@@ -44,6 +44,8 @@ export const SETTINGS_SAMPLE: BusinessSettings = {
     { id: "oil", title: "Engine oil", area: "Fluids", measure: null },
   ],
   concerns: [{ id: "grind", text: "Brakes grind", kind: "fault", area: "Brakes" }],
+  concernGaps: [{ name: "when", choices: ["when cold", "when hot"] }],
+  intervals: [{ id: "oil", title: "Oil and filter", miles: 5000, months: 6, jobIds: ["wipers"] }],
 };
 
 export const LIBRARY_SAMPLE: LibraryJob[] = [
@@ -82,7 +84,7 @@ export const LIBRARY_SAMPLE: LibraryJob[] = [
 export function stateSample(over: Partial<WorkOrderState> = {}): WorkOrderState {
   return {
     id: "order-1", customerId: "customer-1", vehicleId: "car-1", openedAt: "2026-11-23T16:00:00.000Z", openedBy: "me", rules: SETTINGS_SAMPLE.rules, taxExempt: false,
-    concerns: [], odometerMiles: null, findings: [], jobs: [], approvals: [], orders: [], received: [], payments: [], conflicts: [], ...over,
+    concerns: [], odometerMiles: null, pressures: null, findings: [], jobs: [], approvals: [], orders: [], received: [], payments: [], conflicts: [], ...over,
   }; // prettier-ignore
 }
 
@@ -92,26 +94,19 @@ export function viewSample(over: Partial<WorkOrderView> = {}): WorkOrderView {
     revision: 1,
     state: stateSample(),
     customer: customerSample(),
-    vehicle: {
-      id: "car-1",
-      customerId: "customer-1",
-      vin: null,
-      plate: "LRK1204",
-      region: "WA",
-      year: 2019,
-      make: "Honda",
-      model: "Accord",
-      trim: null,
-      engine: null,
-      drive: null,
-      color: null,
-      version: 1,
-    },
+    vehicle: vehicleSample(),
     visits: [],
     messages: [],
     pendingCharges: [],
     ...over,
   };
+}
+
+export function vehicleSample(over: Partial<Vehicle> = {}): Vehicle {
+  return {
+    id: "car-1", customerId: "customer-1", vin: null, vinNote: null, plate: "LRK1204", region: "WA", year: 2019, make: "Honda", model: "Accord", trim: null,
+    engine: null, drive: null, transmission: null, color: null, unitNumber: null, nickname: null, photoId: null, version: 1, ...over,
+  }; // prettier-ignore
 }
 
 export function customerSample(over: Partial<Customer> = {}): Customer {
@@ -130,14 +125,19 @@ export function customerSample(over: Partial<Customer> = {}): Customer {
 
 /** A customer with one car and nothing else. */
 export function sheetSample(over: Partial<CustomerSheet> = {}): CustomerSheet {
-  const { customer, vehicle } = viewSample();
   return {
-    customer, vehicles: [vehicle], openWork: [], comingVisits: [], lastVisits: [], owedCents: 0, later: [], messages: [],
+    customer: customerSample(), vehicles: [vehicleSample()], openWork: [], comingVisits: [], lastVisits: [], owedCents: 0, later: [], messages: [],
     pastWork: [], pastWorkCount: 0, merges: [], ...over,
   }; // prettier-ignore
 }
 
 export function foundSample(over: Partial<FoundCustomer> = {}): FoundCustomer {
-  const { customer, vehicle } = viewSample();
-  return { customer, vehicles: [vehicle], vehicleCount: 1, openWork: [], foundBy: [], ...over };
+  return {
+    customer: customerSample(),
+    vehicles: [vehicleSample()],
+    vehicleCount: 1,
+    openWork: [],
+    foundBy: [],
+    ...over,
+  };
 }

@@ -1,7 +1,7 @@
 import { useRouter } from "expo-router";
 import { StyleSheet, View } from "react-native";
 import { MapPin, UserRound } from "../ui/icons";
-import { accessAt, mainPlace, priceWorkOrder, showMoney, showPlace } from "@mechanon/core";
+import { accessAt, carMarks, mainPlace, priceWorkOrder, showMoney, showPlace } from "@mechanon/core";
 import type { BusinessView, WorkOrderView } from "@mechanon/contract";
 import { ContactLinks } from "../customers/ContactLinks";
 import { useRight } from "../session/useSession";
@@ -33,14 +33,19 @@ export function Context({ view, isWide }: { view: WorkOrderView; business: Busin
   const place = view.visits.at(-1)?.place ?? mainPlace(customer);
   const access = place ? accessAt(customer, place) : "";
   const profit = priceWorkOrder(state, "all").profit;
-  const facts = [
-    ["VIN", vehicle.vin],
-    ["Plate", vehicle.plate === null ? null : `${vehicle.plate} ${vehicle.region ?? ""}`],
-    ["Engine", vehicle.engine],
-    ["Trim", vehicle.trim],
-    ["Drive", vehicle.drive],
-    ["Color", vehicle.color],
-  ].filter((fact): fact is [string, string] => Boolean(fact[1]));
+  const facts = (
+    vehicle === null
+      ? []
+      : [
+          ["VIN", vehicle.vin],
+          ["Plate", vehicle.plate === null ? null : `${vehicle.plate} ${vehicle.region ?? ""}`],
+          ["Engine", vehicle.engine],
+          ["Trim", vehicle.trim],
+          ["Drive", vehicle.drive],
+          ["Transmission", vehicle.transmission],
+          ["Told apart by", carMarks(vehicle)],
+        ]
+  ).filter((fact): fact is [string, string] => Boolean(fact[1]));
   return (
     <View style={styles.panel}>
       <Heading level={2}>{customer.name}</Heading>

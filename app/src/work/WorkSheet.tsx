@@ -21,7 +21,7 @@ import { SPACE } from "../ui/theme";
 import { useIsWide } from "../ui/useIsWide";
 import { Waiting } from "../ui/Waiting";
 import { Words } from "../ui/Words";
-import { CarFacts } from "../newWork/CarFacts";
+import { CarFacts } from "../cars/CarFacts";
 import { CheckPart } from "./CheckPart";
 import { Concerns } from "./Concerns";
 import { Context } from "./Context";
@@ -149,7 +149,7 @@ export function WorkSheet({ id }: { id: string }) {
             <Words tone="muted" figures>
               {`Work order ${view.number}`}
             </Words>
-            {isWide ? null : <CarFacts car={view.vehicle} />}
+            {isWide || !view.vehicle ? null : <CarFacts car={view.vehicle} />}
           </View>
         </View>
         <Refusals workOrderId={id} />

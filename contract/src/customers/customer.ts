@@ -77,6 +77,17 @@ const detailsBody = {
     )
     .max(50)
     .default([]),
+  serviceIntervals: z
+    .array(
+      z.strictObject({
+        id: textField(60).min(1),
+        title: textField(80),
+        miles: z.number().int().min(100).max(500_000).nullable(),
+        months: z.number().int().min(1).max(240).nullable(),
+      }),
+    )
+    .max(60)
+    .default([]),
 };
 
 /** A new customer: a name is enough. */

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { businessSettings, libraryJob, newcomerSettings } from "@mechanon/core";
+import { businessSettings, concernPhrase, libraryJob, newcomerSettings } from "@mechanon/core";
 import { textField } from "../fields";
 import { route } from "../route";
 
@@ -37,6 +37,45 @@ const newcomersBody = z.strictObject({
     ),
 });
 
+const phraseBody = z.strictObject({
+  id: textField(60).min(1),
+  text: textField(200).min(1, "a phrase needs its words"),
+  kind: z.enum(["fault", "wish"]),
+  area: textField(60).min(1, "a phrase needs its area"),
+});
+const haveOwnIds = (items: readonly { id: string }[]): boolean =>
+  new Set(items.map(({ id }) => id)).size === items.length;
+
+/** Most phrases a business keeps. */
+export const MOST_PHRASES = 500;
+const concernsBody = z.strictObject({
+  concerns: z.array(phraseBody).max(MOST_PHRASES).refine(haveOwnIds, "two phrases have one id"),
+  concernGaps: z
+    .array(
+      z.strictObject({
+        name: textField(30).regex(/^[^{}]+$/, "a gap needs a name without braces"),
+        choices: z.array(textField(60).min(1)).max(30),
+      }),
+    )
+    .max(20)
+    .refine((gaps) => new Set(gaps.map(({ name }) => name)).size === gaps.length, "two gaps have one name"),
+});
+
+const intervalsBody = z.strictObject({
+  intervals: z
+    .array(
+      z.strictObject({
+        id: textField(60).min(1),
+        title: textField(80).min(1, "a service needs its name"),
+        miles: z.number().int().min(100).max(500_000).nullable(),
+        months: z.number().int().min(1).max(240).nullable(),
+        jobIds: z.array(textField(60).min(1)).max(30),
+      }),
+    )
+    .max(60)
+    .refine(haveOwnIds, "two services have one id"),
+});
+
 /** How newcomers found the business, and what they answered. */
 export const newcomerReport = z.object({
   since: z.string(),
@@ -67,6 +106,30 @@ export const settingsRoutes = {
     summary: "Change what newcomers are asked (right: settings)",
     body: newcomersBody,
     answer: newcomerSettings,
+  }),
+  changeConcerns: route({
+    method: "patch",
+    path: "/api/business/concerns",
+    area: "settings",
+    summary: "Change the library of concerns and what its gaps are filled with (right: settings)",
+    body: concernsBody,
+    answer: businessSettings.pick({ concerns: true, concernGaps: true }),
+  }),
+  keepPhrase: route({
+    method: "post",
+    path: "/api/business/concerns",
+    area: "settings",
+    summary: "Keep words typed for a concern as a phrase; one with the same words is answered as it is",
+    body: phraseBody,
+    answer: concernPhrase,
+  }),
+  changeIntervals: route({
+    method: "patch",
+    path: "/api/business/intervals",
+    area: "settings",
+    summary: "Change the owner's list of services and how often they are due (right: settings)",
+    body: intervalsBody,
+    answer: businessSettings.pick({ intervals: true }),
   }),
   newcomerReport: route({
     method: "get",

@@ -1,37 +1,51 @@
 import { z } from "zod";
+import { SPEC_KEYS, specFault } from "@mechanon/core";
 import { idField, idParams, textField } from "../fields";
 import { route } from "../route";
-import { vehicle, vehicleGuess } from "./vehicle";
+import { elsewhereReport, knownVehicle, recallReport, vehicleSheet } from "./sheet";
+import { vehicle, vehicleGuess, type Vehicle } from "./vehicle";
 
 const optionalText = (most: number) =>
   textField(most)
     .nullable()
     .transform((value) => value || null);
 
-/** A car to keep for a customer; at least a VIN, a plate or a name for it. */
+const vehicleFields = {
+  vin: optionalText(40),
+  vinNote: optionalText(200).default(null),
+  plate: optionalText(20),
+  region: optionalText(20),
+  year: z.number().int().min(1886).max(2100).nullable(),
+  make: optionalText(80),
+  model: optionalText(120),
+  trim: optionalText(200),
+  engine: optionalText(120),
+  drive: optionalText(60),
+  transmission: optionalText(60).default(null),
+  color: optionalText(40),
+  unitNumber: optionalText(40).default(null),
+  nickname: optionalText(60).default(null),
+  photoId: idField.nullable().default(null),
+};
+
+/** At least a VIN, a plate or a name for it; a plate comes with its state. */
+function checkIdentity(
+  { vin, plate, region, make, model }: Pick<Vehicle, "vin" | "plate" | "region" | "make" | "model">,
+  context: z.RefinementCtx,
+): void {
+  if (vin === null && plate === null && make === null && model === null)
+    context.addIssue({ code: "custom", path: ["make"], message: "a VIN, a plate, or a make is needed" });
+  if (plate !== null && region === null)
+    context.addIssue({ code: "custom", path: ["region"], message: "the state of the plate is needed" });
+}
+
+/** A car to keep for a customer. */
 export const vehicleBody = z
-  .strictObject({
-    id: idField,
-    customerId: idField,
-    vin: optionalText(40),
-    plate: optionalText(20),
-    region: optionalText(20),
-    year: z.number().int().min(1886).max(2100).nullable(),
-    make: optionalText(80),
-    model: optionalText(120),
-    trim: optionalText(200),
-    engine: optionalText(120),
-    drive: optionalText(60),
-    color: optionalText(40),
-  })
-  .refine((car) => car.vin !== null || car.plate !== null || car.make !== null || car.model !== null, {
-    message: "a VIN, a plate, or a make is needed",
-    path: ["make"],
-  })
-  .refine((car) => car.plate === null || car.region !== null, {
-    message: "the state of the plate is needed",
-    path: ["region"],
-  });
+  .strictObject({ id: idField, customerId: idField, ...vehicleFields })
+  .superRefine(checkIdentity);
+export const vehicleChanges = z
+  .strictObject({ version: z.number().int().min(1), ...vehicleFields })
+  .superRefine(checkIdentity);
 
 export const vinReport = z
   .object({
@@ -68,8 +82,12 @@ export const vinReport = z
   })
   .meta({ id: "VinReport" });
 
-/** A car we know already, and whose it is. */
-export const knownVehicle = z.object({ vehicle, customerName: z.string() });
+/** What a model comes with, where the VIN leaves it open. */
+export const variants = z.object({
+  trims: z.array(z.string()),
+  engines: z.array(z.string()),
+  drives: z.array(z.string()),
+});
 
 export const vehicleRoutes = {
   createVehicle: route({
@@ -90,13 +108,101 @@ export const vehicleRoutes = {
     params: idParams,
     answer: vehicle,
   }),
+  changeVehicle: route({
+    method: "patch",
+    path: "/api/vehicles/:id",
+    area: "vehicles",
+    summary: "Change what is known of a car",
+    params: idParams,
+    body: vehicleChanges,
+    answer: vehicle,
+  }),
+  moveVehicle: route({
+    method: "post",
+    path: "/api/vehicles/:id/move",
+    area: "vehicles",
+    summary: "Give a car to another customer; its history goes along, the bills stay whose they are",
+    params: idParams,
+    body: z.strictObject({ customerId: idField, version: z.number().int().min(1) }),
+    answer: vehicle,
+  }),
+  linkPerson: route({
+    method: "post",
+    path: "/api/vehicles/:id/people",
+    area: "vehicles",
+    summary: "Link somebody who drives a car without owning it",
+    params: idParams,
+    body: z.strictObject({ customerId: idField, role: textField(60).min(1, "what they are to the car is needed") }),
+    answer: vehicle,
+  }),
+  unlinkPerson: route({
+    method: "delete",
+    path: "/api/vehicles/:id/people/:customerId",
+    area: "vehicles",
+    summary: "Take a driver off a car",
+    params: idParams.extend({ customerId: idField }),
+    answer: vehicle,
+  }),
+  vehicleSheet: route({
+    method: "get",
+    path: "/api/vehicles/:id/sheet",
+    area: "vehicles",
+    summary: "A car with its work, odometer, later list, specs and services due",
+    params: idParams,
+    answer: vehicleSheet,
+  }),
+  vehiclePaper: route({
+    method: "get",
+    path: "/api/vehicles/:id/history.pdf",
+    area: "vehicles",
+    summary: "A car's history and specs on paper, as PDF",
+    params: idParams,
+  }),
+  correctSpec: route({
+    method: "post",
+    path: "/api/vehicles/:id/corrections",
+    area: "vehicles",
+    summary: "Correct a spec by what was found on the car; without a value, take the correction back",
+    params: idParams,
+    body: z
+      .strictObject({ key: z.enum(SPEC_KEYS), value: textField(80).nullable() })
+      .superRefine(({ key, value }, context) => {
+        const fault = value === null ? null : specFault(key, value);
+        if (fault !== null) context.addIssue({ code: "custom", path: ["value"], message: fault });
+      }),
+    answer: vehicleSheet,
+  }),
+  refreshSpecs: route({
+    method: "post",
+    path: "/api/vehicles/:id/specs",
+    area: "vehicles",
+    summary: "Ask the source for the specs of a car, and keep them",
+    params: idParams,
+    answer: vehicleSheet,
+  }),
+  vehicleRecalls: route({
+    method: "get",
+    path: "/api/vehicles/:id/recalls",
+    area: "vehicles",
+    summary: "What the maker calls back, from the source",
+    params: idParams,
+    answer: recallReport,
+  }),
+  vehicleElsewhere: route({
+    method: "get",
+    path: "/api/vehicles/:id/elsewhere",
+    area: "vehicles",
+    summary: "What others did to the car, from the source",
+    params: idParams,
+    answer: elsewhereReport,
+  }),
   decodeVin: route({
     method: "get",
     path: "/api/vins/:vin",
     area: "vehicles",
     summary: "What a VIN says, what is wrong with it, and whether we know the car",
     params: z.object({ vin: z.string().min(1).max(60) }),
-    answer: z.object({ report: vinReport, guess: vehicleGuess, known: knownVehicle.nullable() }),
+    answer: z.object({ report: vinReport, guess: vehicleGuess, variants, known: knownVehicle.nullable() }),
   }),
   lookUpPlate: route({
     method: "get",

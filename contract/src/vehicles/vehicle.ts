@@ -6,6 +6,8 @@ export const vehicle = z
     id: z.string(),
     customerId: z.string(),
     vin: z.string().nullable(),
+    /** Why a VIN is kept although its check digit does not hold. */
+    vinNote: z.string().nullable(),
     plate: z.string().nullable(),
     region: z.string().nullable(),
     year: z.number().int().nullable(),
@@ -14,7 +16,12 @@ export const vehicle = z
     trim: z.string().nullable(),
     engine: z.string().nullable(),
     drive: z.string().nullable(),
+    transmission: z.string().nullable(),
     color: z.string().nullable(),
+    /** A fleet's own number for it. */
+    unitNumber: z.string().nullable(),
+    nickname: z.string().nullable(),
+    photoId: z.string().nullable(),
     version: z.number().int(),
   })
   .meta({ id: "Vehicle" });
@@ -31,6 +38,7 @@ export const vehicleGuess = vehicle.pick({
   trim: true,
   engine: true,
   drive: true,
+  transmission: true,
   color: true,
 });
 export type VehicleGuess = z.infer<typeof vehicleGuess>;

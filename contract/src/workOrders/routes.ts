@@ -32,7 +32,8 @@ export const workOrderView = z
     revision: z.number().int(),
     state: workOrderState,
     customer,
-    vehicle,
+    /** null: the car was taken off it. */
+    vehicle: vehicle.nullable(),
     visits: z.array(visitState),
     messages: z.array(
       z.object({

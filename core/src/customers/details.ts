@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { serviceInterval } from "../vehicles/specs/specSheet";
 import { place } from "../visits/state";
 
 const instant = z.iso.datetime();
@@ -71,6 +72,8 @@ export const customerDetails = z.object({
   notes: z.string(),
   foundUsBy: z.string().nullable(),
   newcomerAnswers: z.array(newcomerAnswer),
+  /** How often their cars are serviced, where it was agreed otherwise. */
+  serviceIntervals: z.array(serviceInterval),
 });
 export type CustomerDetails = z.infer<typeof customerDetails>;
 
@@ -89,6 +92,7 @@ export function noDetails(): CustomerDetails {
     notes: "",
     foundUsBy: null,
     newcomerAnswers: [],
+    serviceIntervals: [],
   };
 }
 

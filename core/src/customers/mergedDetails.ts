@@ -16,6 +16,7 @@ export function mergedDetails(kept: CustomerDetails, merged: CustomerDetails): C
     notes: [...new Set([kept.notes, merged.notes])].filter(Boolean).join("\n"),
     foundUsBy: kept.foundUsBy ?? merged.foundUsBy,
     newcomerAnswers: union(kept.newcomerAnswers, merged.newcomerAnswers, ({ questionId }) => questionId),
+    serviceIntervals: union(kept.serviceIntervals, merged.serviceIntervals, ({ id }) => id),
   };
 }
 

@@ -23,6 +23,8 @@ export interface SearchedVehicle {
   plateKey: string | null;
   make: string | null;
   model: string | null;
+  unitNumber?: string | null;
+  nickname?: string | null;
 }
 export interface SearchTerms {
   words: { word: string; field: WordField }[];
@@ -59,7 +61,9 @@ export function searchTerms(customer: SearchedCustomer, vehicles: readonly Searc
   );
   add(
     "car",
-    vehicles.map(({ make, model }) => `${make ?? ""} ${model ?? ""}`),
+    vehicles.map(({ make, model, unitNumber, nickname }) =>
+      [make, model, unitNumber, nickname].filter(Boolean).join(" "),
+    ),
   );
 
   for (const { number } of [...phones, ...contacts.flatMap(({ phone }) => (phone ? [phone] : []))])

@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { rulesInput } from "../quoting/price/input";
+import { serviceInterval } from "../vehicles/specs/specSheet";
 
 /** One inspection point of the business's list. */
 export const inspectionPoint = z.object({
@@ -30,6 +31,14 @@ export const concernPhrase = z.object({
 });
 export type ConcernPhrase = z.infer<typeof concernPhrase>;
 
+/** What a gap of a phrase, such as `{when}`, is usually filled with. */
+export const concernGap = z.object({ name: z.string(), choices: z.array(z.string()) });
+export type ConcernGap = z.infer<typeof concernGap>;
+
+/** A service of the owner's list: how often, where it differs from the spec sheet, and which library jobs do it. */
+export const ownersInterval = serviceInterval.extend({ jobIds: z.array(z.string()) });
+export type OwnersInterval = z.infer<typeof ownersInterval>;
+
 /** Money rules of a business: how prices are made and what labor costs. */
 export const moneyRules = z.object({
   pricing: rulesInput,
@@ -56,6 +65,8 @@ export const businessSettings = z.object({
   rules: moneyRules,
   inspection: z.array(inspectionPoint),
   concerns: z.array(concernPhrase),
+  concernGaps: z.array(concernGap),
+  intervals: z.array(ownersInterval),
   home: z.object({ street: z.string(), latitude: z.number(), longitude: z.number() }),
   phone: z.string(),
   /** Streets of the area with a point on each, so that an address typed by its street has a place on the road. */

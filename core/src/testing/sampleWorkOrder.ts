@@ -50,6 +50,8 @@ export const SETTINGS: BusinessSettings = {
   regions: ["WA"],
   inspection: POINTS,
   concerns: [],
+  concernGaps: [],
+  intervals: [],
   rules: {
     laborRateCents: 10000,
     wageCents: 3000,

@@ -8,3 +8,17 @@ export { decodeVin, type VinContext, type VinReport } from "./decodeVin";
 export type { VinEngine } from "./engine";
 export type { VinProblem, VinProblemCode } from "./problems";
 export type { VinSuggestion } from "./suggestions";
+export {
+  catalogMakes,
+  catalogVariants,
+  catalogYears,
+  splitTrims,
+  type CatalogGroup,
+  type CatalogMake,
+  type Variants,
+} from "./catalog";
+export { describeVehicle, type DescribedVehicle } from "./describeVehicle";
+export { likelyAnswers, type LikelyAnswers } from "./likelyAnswers";
+export { engineName } from "./engineName";
+export { platesInText, vinsInText, type ReadVin } from "./scan/readText";
+export { vinsFromCode } from "./scan/vinFromCode";

@@ -5,11 +5,33 @@ interface Named {
 }
 
 /** A car's name, from what is known. @example showVehicle({ year: 2019, make: "HONDA", model: "Accord" }) //=> "2019 Honda Accord" */
-export function showVehicle({ year, make, model }: Named): string {
+export function showVehicle(car: Named | null): string {
+  if (car === null) return "No car yet";
+  const { year, make, model } = car;
   const name = [year, make === null ? null : titleCase(make), model]
     .filter((part) => part !== null && part !== "")
     .join(" ");
   return name === "" ? "Car without a name" : name;
+}
+
+/** What tells a car apart from the others on a lot. @example carMarks(...) //=> "Unit 12 · “Bluebell” · Red" */
+export function carMarks({
+  unitNumber,
+  nickname,
+  color,
+}: {
+  unitNumber: string | null;
+  nickname: string | null;
+  color: string | null;
+}): string {
+  return [unitNumber ? `Unit ${unitNumber}` : null, nickname ? `“${nickname}”` : null, color]
+    .filter(Boolean)
+    .join(" · ");
+}
+
+/** @example showMiles(61240) //=> "61,240 mi" */
+export function showMiles(miles: number): string {
+  return `${miles.toLocaleString("en-US")} mi`;
 }
 
 /** Makes are published in capitals; short ones are abbreviations and stay. */

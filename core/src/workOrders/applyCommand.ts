@@ -6,6 +6,7 @@ import { approvedJobs } from "./answers";
 import type { CommandContext } from "./commandContext";
 import type { WorkOrderCommand } from "./commands";
 import { withConflict } from "./conflictMark";
+import { changeCustomer, changeVehicle } from "./swap";
 import { Refusal } from "./refusal";
 import type { WorkOrderState } from "./state";
 
@@ -34,6 +35,7 @@ export function applyCommand(
       taxExempt: context.taxExempt,
       concerns: command.concerns.map((concern) => ({ ...concern, at: context.at })),
       odometerMiles: null,
+      pressures: null,
       findings: [],
       jobs: [],
       approvals: [],
@@ -57,8 +59,14 @@ export function applyCommand(
     }
     case "removeConcern":
       return removeConcern(state, command.concernId);
+    case "changeVehicle":
+      return changeVehicle(state, command);
+    case "changeCustomer":
+      return changeCustomer(state, command, context);
     case "recordOdometer":
       return { ...state, odometerMiles: { value: command.miles, at: context.at } };
+    case "recordPressures":
+      return { ...state, pressures: { frontPsi: command.frontPsi, rearPsi: command.rearPsi, at: context.at } };
     case "gradePoint":
       return gradePoint(state, command, context);
     case "attachPhoto":

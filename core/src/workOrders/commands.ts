@@ -37,9 +37,27 @@ export const addConcern = z.strictObject({
   phraseId: words(60).nullable(),
 });
 export const removeConcern = z.strictObject({ type: z.literal("removeConcern"), concernId: uuid });
+/** Another car, or none for now. What was found and answered was about the car in front, or about the wrong one. */
+export const changeVehicle = z.strictObject({
+  type: z.literal("changeVehicle"),
+  vehicleId: uuid.nullable(),
+  keepFindings: z.boolean(),
+  keepAnswers: z.boolean(),
+});
+/** Another customer: the record was the wrong one. */
+export const changeCustomer = z.strictObject({
+  type: z.literal("changeCustomer"),
+  customerId: uuid,
+  keepAnswers: z.boolean(),
+});
 export const recordOdometer = z.strictObject({
   type: z.literal("recordOdometer"),
   miles: z.number().int().min(0).max(2_000_000),
+});
+export const recordPressures = z.strictObject({
+  type: z.literal("recordPressures"),
+  frontPsi: z.number().min(1).max(150),
+  rearPsi: z.number().min(1).max(150),
 });
 export const gradePoint = z.strictObject({
   type: z.literal("gradePoint"),
@@ -129,7 +147,7 @@ export const recordCardDecline = z.strictObject({
 
 /** Commands a person's device may send. */
 export const clientWorkOrderCommand = z.discriminatedUnion("type", [
-  openWorkOrder, addConcern, removeConcern, recordOdometer, gradePoint, attachPhoto, removePhoto, addJob, addOwnJob, removeJob, addLine, removeLine,
+  openWorkOrder, changeVehicle, changeCustomer, addConcern, removeConcern, recordOdometer, recordPressures, gradePoint, attachPhoto, removePhoto, addJob, addOwnJob, removeJob, addLine, removeLine,
   changeLine, recordAnswers, receiveParts, finishJobs, takeCash, settleConflict,
 ]); // prettier-ignore
 export type ClientWorkOrderCommand = z.infer<typeof clientWorkOrderCommand>;

@@ -112,7 +112,8 @@ export type Conflict = z.infer<typeof conflict>;
 export const workOrderState = z.object({
   id: z.string(),
   customerId: z.string(),
-  vehicleId: z.string(),
+  /** null: the car was taken off it, and no other is known yet. */
+  vehicleId: z.string().nullable(),
   openedAt: instant,
   openedBy: z.string(),
   /** The money rules when it was opened; later changes of the settings do not reach it. */
@@ -120,6 +121,8 @@ export const workOrderState = z.object({
   taxExempt: z.boolean(),
   concerns: z.array(concern),
   odometerMiles: z.object({ value: z.number().int(), at: instant }).nullable(),
+  /** As they were set, in psi. */
+  pressures: z.object({ frontPsi: z.number(), rearPsi: z.number(), at: instant }).nullable(),
   findings: z.array(finding),
   jobs: z.array(job),
   approvals: z.array(approval),

@@ -5,6 +5,8 @@ import {
   CustomerRow,
   Message,
   Photo,
+  VehicleMove,
+  VehiclePersonRow,
   VehicleRow,
   VisitRow,
   VisitWorkOrder,
@@ -138,9 +140,28 @@ async function eraseCars(
   orders: WorkOrderRow[],
   transaction: Transaction,
 ): Promise<number> {
-  const billed = [...new Set(orders.map(({ vehicleId }) => vehicleId))];
+  const theirs = { businessId, customerId: customerIds };
+  const cars = await VehicleRow.findAll({ attributes: ["photoId"], where: theirs, transaction });
+  await Photo.destroy({ where: { businessId, id: cars.flatMap(({ photoId }) => photoId ?? []) }, transaction });
+  await VehiclePersonRow.destroy({ where: theirs, transaction });
+  await VehicleMove.destroy({
+    where: { businessId, [Op.or]: [{ fromCustomerId: customerIds }, { toCustomerId: customerIds }] },
+    transaction,
+  });
+  const billed = [...new Set(orders.flatMap(({ vehicleId }) => vehicleId ?? []))];
   await VehicleRow.update(
-    { vin: null, plate: null, plateKey: null, region: null, color: null },
+    {
+      vin: null,
+      vinNote: null,
+      plate: null,
+      plateKey: null,
+      region: null,
+      color: null,
+      unitNumber: null,
+      nickname: null,
+      photoId: null,
+      corrections: [],
+    },
     { where: { businessId, id: billed }, transaction },
   );
   return VehicleRow.destroy({

@@ -1,5 +1,5 @@
 import { redactWorkOrder } from "@mechanon/core";
-import { CustomerMerge, Message, Photo, VehicleRow, WorkOrderRow } from "../db/models";
+import { CustomerMerge, Message, Photo, VehiclePersonRow, VehicleRow, WorkOrderRow } from "../db/models";
 import type { Scope } from "../scope";
 import { toVehicle } from "../vehicles/toVehicle";
 import { visitsOf } from "../visits/queries";
@@ -11,13 +11,17 @@ export async function everythingAbout(scope: Scope, askedId: string): Promise<ob
   const { businessId } = scope;
   const customer = await findCustomer(scope, askedId);
   const where = { businessId, customerId: customer.id };
-  const [vehicles, orders, merges] = await Promise.all([
+  const [vehicles, orders, merges, driven] = await Promise.all([
     VehicleRow.findAll({ where, order: ["id"] }),
     WorkOrderRow.findAll({ where, order: ["number"] }),
     CustomerMerge.findAll({ where: { businessId, keptId: customer.id, undoneAt: null }, order: ["mergedAt"] }),
+    VehiclePersonRow.findAll({ where }),
   ]);
   const orderIds = orders.map(({ id }) => id);
-  const photoIds = orders.flatMap(({ state }) => state.findings.flatMap((finding) => finding.photoIds));
+  const photoIds = [
+    ...orders.flatMap(({ state }) => state.findings.flatMap((finding) => finding.photoIds)),
+    ...vehicles.flatMap(({ photoId }) => photoId ?? []),
+  ];
   const [visits, messages, photos] = await Promise.all([
     visitsOf(businessId, orderIds),
     Message.findAll({ where: { businessId, workOrderId: orderIds }, order: ["createdAt"] }),
@@ -27,7 +31,8 @@ export async function everythingAbout(scope: Scope, askedId: string): Promise<ob
     exportedAt: new Date().toISOString(),
     business: scope.businessName,
     customer: toCustomer(customer),
-    cars: vehicles.map(toVehicle),
+    cars: vehicles.map((car) => ({ ...toVehicle(car), corrections: car.corrections })),
+    drives: driven.map(({ vehicleId, role }) => ({ vehicleId, role })),
     workOrders: orders.map(({ number, state }) => ({ number, ...redactWorkOrder(state, { rights: [] }) })),
     visits: [...new Map([...visits.values()].flat().map((visit) => [visit.id, visit])).values()],
     messages: messages.map(({ recipient, text, status, createdAt }) => ({ recipient, text, status, at: createdAt })),

@@ -48,7 +48,7 @@ export async function customerSheet(db: Sequelize, scope: Scope, askedId: string
     lastVisits: last,
     // Sequelize gives null where there is nothing to add up.
     owedCents: owed ?? 0,
-    later: laterRows.flatMap((row) => laterJobs(row.id, row.state, carNames.get(row.vehicleId) ?? "")),
+    later: laterRows.flatMap((row) => laterJobs(row.id, row.state, carNames.get(row.vehicleId ?? "") ?? "")),
     messages,
     pastWork,
     pastWorkCount,
@@ -94,7 +94,7 @@ const VISITS = `
   join visits on visits.business_id = $1 and visits.id = near.visit_id
   join work_orders on work_orders.business_id = $1 and work_orders.id = near.work_order_id
   join people on people.business_id = $1 and people.id = visits.mechanic_id
-  join vehicles on vehicles.business_id = $1 and vehicles.id = work_orders.vehicle_id`;
+  left join vehicles on vehicles.business_id = $1 and vehicles.id = work_orders.vehicle_id`;
 
 /** Visits from yesterday on that are not over; the business's calendar is short there, whatever the customer's history. */
 function comingVisits(db: Sequelize, businessId: string, customerId: string): Promise<CustomerVisit[]> {

@@ -14,6 +14,8 @@ import type {
   CustomerKind,
   LibraryJob,
   Right,
+  SpecCorrection,
+  SpecSheet,
   VisitState,
   Wait,
   WorkOrderState,
@@ -84,6 +86,33 @@ export class VehicleRow extends Model<InferAttributes<VehicleRow>, InferCreation
   declare drive: string | null;
   declare color: string | null;
   declare version: CreationOptional<number>;
+  declare vinNote: CreationOptional<string | null>;
+  declare transmission: CreationOptional<string | null>;
+  declare unitNumber: CreationOptional<string | null>;
+  declare nickname: CreationOptional<string | null>;
+  declare photoId: CreationOptional<string | null>;
+  /** Every correction ever made, oldest first. */
+  declare corrections: CreationOptional<SpecCorrection[]>;
+  /** As the source gave it last. */
+  declare specs: CreationOptional<SpecSheet | null>;
+}
+export class VehiclePersonRow extends Model<
+  InferAttributes<VehiclePersonRow>,
+  InferCreationAttributes<VehiclePersonRow>
+> {
+  declare businessId: string;
+  declare vehicleId: string;
+  declare customerId: string;
+  declare role: string;
+}
+export class VehicleMove extends Model<InferAttributes<VehicleMove>, InferCreationAttributes<VehicleMove>> {
+  declare businessId: string;
+  declare id: string;
+  declare vehicleId: string;
+  declare fromCustomerId: string;
+  declare toCustomerId: string;
+  declare movedBy: string;
+  declare movedAt: CreationOptional<Date>;
 }
 export class LibraryJobRow extends Model<InferAttributes<LibraryJobRow>, InferCreationAttributes<LibraryJobRow>> {
   declare businessId: string;
@@ -96,7 +125,7 @@ export class WorkOrderRow extends Model<InferAttributes<WorkOrderRow>, InferCrea
   declare id: string;
   declare number: number;
   declare customerId: string;
-  declare vehicleId: string;
+  declare vehicleId: string | null;
   declare revision: number;
   declare state: WorkOrderState;
   declare waitsFor: Wait | null;
@@ -277,8 +306,24 @@ export function defineModels(sequelize: Sequelize): void {
   }); // prettier-ignore
   tenant(sequelize, VehicleRow, "vehicles", {
     businessId: key(), id: key(), customerId: UUID, vin: maybeText, plate: maybeText, plateKey: maybeText, region: maybeText, year: INTEGER, make: maybeText,
-    model: maybeText, trim: maybeText, engine: maybeText, drive: maybeText, color: maybeText, version: one(),
+    model: maybeText, trim: maybeText, engine: maybeText, drive: maybeText, color: maybeText, version: one(), vinNote: maybeText, transmission: maybeText,
+    unitNumber: maybeText, nickname: maybeText, photoId: UUID, corrections: { type: JSONB, defaultValue: [] }, specs: JSONB,
   }); // prettier-ignore
+  tenant(sequelize, VehiclePersonRow, "vehicle_people", {
+    businessId: key(),
+    vehicleId: key(),
+    customerId: key(),
+    role: text(),
+  });
+  tenant(sequelize, VehicleMove, "vehicle_moves", {
+    businessId: key(),
+    id: key(),
+    vehicleId: UUID,
+    fromCustomerId: UUID,
+    toCustomerId: UUID,
+    movedBy: UUID,
+    movedAt: now(),
+  });
   tenant(sequelize, LibraryJobRow, "library_jobs", {
     businessId: key(),
     id: { type: TEXT, primaryKey: true },

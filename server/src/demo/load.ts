@@ -16,6 +16,7 @@ import {
   approvedParts,
   balanceOf,
   dayOf,
+  fillGaps,
   instantAt,
   jobTotals,
   noAccessNotes,
@@ -96,7 +97,7 @@ class DemoLoader {
         details: detailsOf(customer, place),
         version: 1,
       });
-      for (const { key, vin, plate, year, make, model, engine, color } of cars) {
+      for (const { key, vin, plate, year, make, model, engine, color, unitNumber } of cars) {
         const vehicleId = uuid();
         this.cars.set(key, { vehicleId, customerId: id, place, customerName: name });
         const { key: plateKey } = normalizePlate({ plate, region: "WA" });
@@ -115,6 +116,7 @@ class DemoLoader {
           engine,
           drive: null,
           color,
+          unitNumber,
           version: 1,
         });
       }
@@ -134,7 +136,7 @@ class DemoLoader {
     const concerns = order.concerns.map((phraseId) => {
       const phrase = SETTINGS.concerns.find((candidate) => candidate.id === phraseId);
       if (!phrase) throw new Error(`the demo names a concern that is not there: ${phraseId}`);
-      return { id: uuid(), text: phrase.text, kind: phrase.kind, phraseId };
+      return { id: uuid(), text: fillGaps(phrase.text, {}), kind: phrase.kind, phraseId };
     });
     if (order.ownWords !== undefined) concerns.push({ id: uuid(), text: order.ownWords, kind: "fault", phraseId: "" });
     await send(
@@ -148,6 +150,10 @@ class DemoLoader {
     );
     for (const visit of order.visits) await this.loadVisit(visit, id, car.place, openedAt);
     if (order.odometer !== undefined) await send({ type: "recordOdometer", miles: order.odometer }, onSiteAt);
+    if (order.pressures) {
+      const [frontPsi, rearPsi] = order.pressures;
+      await send({ type: "recordPressures", frontPsi, rearPsi }, onSiteAt);
+    }
     for (const [pointId, { grade, measured, note }] of Object.entries(order.findings ?? {}))
       await send({ type: "gradePoint", pointId, grade, measured: measured ?? null, note: note ?? "" }, onSiteAt);
     for (const libraryJobId of order.jobs ?? []) {

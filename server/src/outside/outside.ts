@@ -1,3 +1,5 @@
+import { specSheet, type SpecSheet } from "@mechanon/core";
+import { elsewhereReport, recallReport, type ElsewhereReport, type RecallReport } from "@mechanon/contract";
 import { z } from "zod";
 import { OutsideHttp } from "./http";
 
@@ -23,6 +25,14 @@ export type OrderAnswer =
 export type ChargeAnswer =
   { outcome: "taken"; lastFour: string; authorization: string } | { outcome: "declined"; reason: string };
 
+export interface SpecQuery {
+  vin: string | null;
+  year: number | null;
+  make: string | null;
+  model: string | null;
+  engine: string | null;
+}
+
 /** Everything outside our walls, one port a kind. Each call throws an OutsideError when the other side fails. */
 export interface Outside {
   plateRegister: { carsBehind(region: string, plateKey: string): Promise<RegisterCar[]> };
@@ -37,6 +47,12 @@ export interface Outside {
   directory: { whoseIs(phone: string): Promise<DirectoryEntry | null> };
   /** Towns of postcodes beyond the shipped table. */
   postcodes: { townsOf(postcode: string): Promise<Town[]> };
+  /** What a car needs, by its make; the same for the same car. */
+  specs: { of(car: SpecQuery): Promise<SpecSheet> };
+  /** What the maker calls back. */
+  recalls: { of(car: Pick<SpecQuery, "year" | "make" | "model"> & { vin: string }): Promise<RecallReport> };
+  /** What others did to a car. */
+  serviceHistory: { of(vin: string): Promise<ElsewhereReport> };
   messenger: { send(key: string, to: string, text: string): Promise<void> };
 }
 
@@ -128,6 +144,25 @@ export function connectOutside(baseUrl: string, timeoutMs: number): Outside {
         ).entry;
       },
     },
+    specs: {
+      of: (car) => http.call({ url: `${baseUrl}/specs?${queryOf(car)}`, method: "GET", answers: { 200: specSheet } }),
+    },
+    recalls: {
+      of: ({ vin, ...car }) =>
+        http.call({
+          url: `${baseUrl}/recalls/${encodeURIComponent(vin)}?${queryOf(car)}`,
+          method: "GET",
+          answers: { 200: recallReport },
+        }),
+    },
+    serviceHistory: {
+      of: (vin) =>
+        http.call({
+          url: `${baseUrl}/history/${encodeURIComponent(vin)}`,
+          method: "GET",
+          answers: { 200: elsewhereReport },
+        }),
+    },
     postcodes: {
       async townsOf(postcode) {
         const url = `${baseUrl}/postcodes/${encodeURIComponent(postcode)}`;
@@ -146,4 +181,10 @@ export function connectOutside(baseUrl: string, timeoutMs: number): Outside {
       },
     },
   };
+}
+
+function queryOf(values: object): string {
+  return new URLSearchParams(
+    Object.entries(values).flatMap(([name, value]) => (value === null ? [] : [[name, String(value)]])),
+  ).toString();
 }

@@ -20,7 +20,7 @@ export async function viewReceipt(
   const [{ business }, customer, vehicle] = await Promise.all([
     loadRules(businessId),
     findCustomer({ businessId }, row.customerId),
-    findVehicle({ businessId }, row.vehicleId),
+    row.vehicleId === null ? null : findVehicle({ businessId }, row.vehicleId),
   ]);
   return {
     number: row.number,
@@ -32,7 +32,7 @@ export async function viewReceipt(
     },
     customerName: customer.name,
     vehicleName: showVehicle(vehicle),
-    plate: vehicle.plate,
+    plate: vehicle?.plate ?? null,
     odometerMiles: row.state.odometerMiles?.value ?? null,
     ...receiptOf(row.state),
   };

@@ -1,6 +1,6 @@
 import { WORD_FIELDS, searchTerms, shapesOf, type SearchTerms } from "@mechanon/core";
-import { QueryTypes, type Sequelize, type Transaction } from "sequelize";
-import { CustomerRow, VehicleRow } from "../db/models";
+import { Op, QueryTypes, type Sequelize, type Transaction } from "sequelize";
+import { CustomerRow, VehiclePersonRow, VehicleRow } from "../db/models";
 
 /** Counted up when words or keys are read in another way: what was written before is written anew at the start. */
 export const SEARCH_VERSION = 1;
@@ -21,9 +21,11 @@ export async function indexCustomers(
     lock: transaction.LOCK.UPDATE,
     transaction,
   });
+  // Who drives a car is found by it, too.
+  const driven = await VehiclePersonRow.findAll({ where: { businessId, customerId: ids }, transaction });
   const vehicles = await VehicleRow.findAll({
-    attributes: ["id", "customerId", "vin", "plateKey", "make", "model"],
-    where: { businessId, customerId: ids },
+    attributes: ["id", "customerId", "vin", "plateKey", "make", "model", "unitNumber", "nickname"],
+    where: { businessId, [Op.or]: [{ customerId: ids }, { id: driven.map(({ vehicleId }) => vehicleId) }] },
     transaction,
   });
   for (const table of ["customer_words", "customer_keys"])
@@ -37,7 +39,9 @@ export async function indexCustomers(
       id,
       ...searchTerms(
         { kind, name, ...details },
-        vehicles.filter(({ customerId }) => customerId === id),
+        vehicles.filter(
+          (car) => car.customerId === id || driven.some((link) => link.customerId === id && link.vehicleId === car.id),
+        ),
       ),
     }));
   await writeTerms(db, businessId, terms, transaction);

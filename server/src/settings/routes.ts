@@ -6,7 +6,7 @@ import { requireRight } from "../access/requireRight";
 import { mount, type ScopeOf } from "../http/mount";
 import type { Deps } from "../scope";
 import { newcomerReport } from "./newcomerReport";
-import { changeNewcomers, loadRules } from "./service";
+import { changeSettings, keepPhrase, loadRules } from "./service";
 
 export function settingsRoutes(router: Router, { config, db }: Deps, scopeOf: ScopeOf): void {
   mount(router, routes.getBusiness, scopeOf, async ({ scope }) => {
@@ -24,9 +24,20 @@ export function settingsRoutes(router: Router, { config, db }: Deps, scopeOf: Sc
       simulated: business.isDemo ? { messages: `${config.standinsUrl}/phone`, switches: config.standinsUrl } : null,
     };
   });
-  mount(router, routes.changeNewcomers, scopeOf, ({ scope, body }) => {
+  mount(router, routes.changeNewcomers, scopeOf, async ({ scope, body }) => {
     requireRight(scope, "settings");
-    return changeNewcomers(db, scope.businessId, body);
+    return (await changeSettings(db, scope.businessId, () => ({ newcomers: body }))).newcomers;
+  });
+  mount(router, routes.changeConcerns, scopeOf, async ({ scope, body }) => {
+    requireRight(scope, "settings");
+    const { concerns, concernGaps } = await changeSettings(db, scope.businessId, () => body);
+    return { concerns, concernGaps };
+  });
+  mount(router, routes.keepPhrase, scopeOf, ({ scope, body }) => keepPhrase(db, scope.businessId, body));
+  mount(router, routes.changeIntervals, scopeOf, async ({ scope, body }) => {
+    requireRight(scope, "settings");
+    const { intervals } = await changeSettings(db, scope.businessId, () => body);
+    return { intervals };
   });
   mount(router, routes.newcomerReport, scopeOf, ({ scope }) => {
     requireRight(scope, "reports");

@@ -3,6 +3,10 @@ import type { VehicleRow } from "../db/models";
 
 /** A car as the wire shows it. */
 export function toVehicle(row: VehicleRow): Vehicle {
-  const { id, customerId, vin, plate, region, year, make, model, trim, engine, drive, color, version } = row;
-  return { id, customerId, vin, plate, region, year, make, model, trim, engine, drive, color, version };
+  const { id, customerId, vin, vinNote, plate, region, year, make, model, trim, engine, drive, transmission } = row;
+  const { color, unitNumber, nickname, photoId, version } = row;
+  return {
+    id, customerId, vin, vinNote, plate, region, year, make, model, trim, engine, drive, transmission, color, unitNumber, nickname, photoId,
+    version,
+  }; // prettier-ignore
 }

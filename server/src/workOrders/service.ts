@@ -86,7 +86,8 @@ export async function runWorkOrderCommand(
     }
     const revision = (row?.revision ?? 0) + 1;
     const visits = (await visitsOf(businessId, [workOrderId], transaction)).get(workOrderId) ?? [];
-    const columns = { state, revision, ...derived(state, visits) };
+    const { customerId, vehicleId } = state;
+    const columns = { state, revision, customerId, vehicleId, ...derived(state, visits) };
     if (row) await row.update(columns, { transaction });
     else {
       await WorkOrderRow.create(
@@ -94,8 +95,6 @@ export async function runWorkOrderCommand(
           businessId,
           id: workOrderId,
           number: await nextNumber(db, businessId, transaction),
-          customerId: state.customerId,
-          vehicleId: state.vehicleId,
           openedAt: new Date(state.openedAt),
           ...columns,
         },
@@ -150,8 +149,10 @@ async function settleCustomer(
   command: WorkOrderCommand,
   transaction: Transaction,
 ): Promise<{ command: WorkOrderCommand; taxExempt: boolean }> {
-  if (command.type !== "openWorkOrder") return { command, taxExempt: false };
-  await findVehicle(scope, command.vehicleId, transaction);
+  if (command.type === "changeVehicle" && command.vehicleId !== null)
+    await findVehicle(scope, command.vehicleId, transaction);
+  if (command.type !== "openWorkOrder" && command.type !== "changeCustomer") return { command, taxExempt: false };
+  if (command.type === "openWorkOrder") await findVehicle(scope, command.vehicleId, transaction);
   const customer = await findLiveCustomer(scope, command.customerId, transaction);
   return { command: { ...command, customerId: customer.id }, taxExempt: customer.details.taxExemption !== null };
 }

@@ -10,7 +10,7 @@ interface Listed {
   id: string;
   number: number;
   customerId: string;
-  vehicleId: string;
+  vehicleId: string | null;
   waitsFor: Wait | null;
   waitsSince: Date;
   totalCents: number;
@@ -56,7 +56,7 @@ export async function listWorkOrders(
       attributes: ["id", "name"],
       where: { businessId, id: [...new Set(rows.map(({ customerId }) => customerId))] },
     }),
-    VehicleRow.findAll({ where: { businessId, id: [...new Set(rows.map(({ vehicleId }) => vehicleId))] } }),
+    VehicleRow.findAll({ where: { businessId, id: [...new Set(rows.flatMap(({ vehicleId }) => vehicleId ?? []))] } }),
     visitsOf(
       businessId,
       rows.map(({ id }) => id),
@@ -65,14 +65,14 @@ export async function listWorkOrders(
   const nameOf = new Map(customers.map(({ id, name }) => [id, name]));
   const carOf = new Map(vehicles.map((car) => [car.id, car]));
   return rows.map(({ vehicleId, waitsSince, openConflicts, openedAt, ...row }) => {
-    const car = carOf.get(vehicleId);
+    const car = carOf.get(vehicleId ?? "");
     const coming = (visits.get(row.id) ?? []).filter((visit) =>
       ["booked", "driving", "onSite"].includes(visitStanding(visit)),
     );
     return {
       ...row,
       customerName: nameOf.get(row.customerId) ?? "",
-      vehicleName: car ? showVehicle(car) : "",
+      vehicleName: showVehicle(car ?? null),
       plate: car?.plate ?? null,
       since: waitsSince.toISOString(),
       conflicts: openConflicts,

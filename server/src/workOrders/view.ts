@@ -15,7 +15,7 @@ export async function viewWorkOrder(scope: Scope, id: string): Promise<WorkOrder
   const row = await findWorkOrder(scope, id);
   const [customer, vehicle, visits, messages, charges] = await Promise.all([
     findCustomer(scope, row.customerId),
-    findVehicle(scope, row.vehicleId),
+    row.vehicleId === null ? null : findVehicle(scope, row.vehicleId),
     visitsOf(businessId, [id]),
     Message.findAll({ where: { businessId, workOrderId: id }, order: ["createdAt"] }),
     CardCharge.findAll({ where: { businessId, workOrderId: id, status: "asked" }, order: ["askedAt"] }),
@@ -25,7 +25,7 @@ export async function viewWorkOrder(scope: Scope, id: string): Promise<WorkOrder
     revision: row.revision,
     state: redactWorkOrder(row.state, scope.actor),
     customer: toCustomer(customer),
-    vehicle: toVehicle(vehicle),
+    vehicle: vehicle && toVehicle(vehicle),
     visits: visits.get(id) ?? [],
     messages: messages.map(({ id: messageId, text, status, createdAt, lastError }) => ({
       id: messageId,

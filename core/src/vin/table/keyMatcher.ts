@@ -70,6 +70,16 @@ export function keyMatches(key: KeyMatcher, bits: { lows: Int32Array; highs: Int
   return true;
 }
 
+/** Whether some VIN matches both keys. */
+export function keysAgree(one: KeyMatcher, other: KeyMatcher): boolean {
+  return one.positions.every((place, index) => {
+    const at = other.positions.indexOf(place);
+    if (at < 0) return true;
+    const low = (one.lows[index] as number) & (other.lows[at] as number);
+    return low !== 0 || ((one.highs[index] as number) & (other.highs[at] as number)) !== 0;
+  });
+}
+
 /** Whether a key can match a VIN whose first described character this is. */
 export function mayMatchFirst(key: KeyMatcher, character: string): boolean {
   if (key.positions[0] !== FIRST_KEY_INDEX) return true;

@@ -25,6 +25,10 @@ export interface VinTableRow {
 /** The VIN data in memory. Keys, facts and schemas are unpacked when first asked for, then kept. */
 export interface VinTable {
   maker(wmi: string): VinMaker | null;
+  /** Codes of all makers. */
+  wmis(): readonly string[];
+  /** All rows of a maker's model year, unpacked anew: for picking without a VIN. */
+  rowsOfYear(maker: VinMaker, modelYear: number): VinTableRow[];
   /** The rows that may hold for a maker's VIN of a model year, unpacked once and kept; each is still to be matched. */
   rowsFor(maker: VinMaker, modelYear: number, vin: string): readonly VinTableRow[];
   engineFacts(engineName: string): VinFacts | null;
@@ -90,17 +94,21 @@ export function readVinTable(bytes: Uint8Array): VinTable {
     });
   };
 
+  const rowsOfYear = (maker: VinMaker, modelYear: number): VinTableRow[] =>
+    maker.schemas
+      .filter(({ yearFrom, yearTo }) => yearFrom <= modelYear && modelYear <= yearTo)
+      .flatMap(({ schema }) => rowsOf(schema));
+
   return {
     maker: makers,
+    wmis: () => wmis,
+    rowsOfYear,
     rowsFor(maker, modelYear, vin) {
       const key = `${maker.wmi}/${modelYear}`;
       let span = spans.get(key);
       if (!span) {
         if (spans.size >= MOST_SPANS_KEPT) spans.clear();
-        const rows = maker.schemas
-          .filter(({ yearFrom, yearTo }) => yearFrom <= modelYear && modelYear <= yearTo)
-          .flatMap(({ schema }) => rowsOf(schema));
-        span = { rows, byFirst: new Map() };
+        span = { rows: rowsOfYear(maker, modelYear), byFirst: new Map() };
         spans.set(key, span);
       }
       // Most keys fix the first position; sorting by it leaves few rows to try.

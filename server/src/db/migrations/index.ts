@@ -1,10 +1,12 @@
 import * as firstVisit from "./0001-first-visit";
 import * as people from "./0002-people";
 import * as transfer from "./0003-transfer";
+import * as cars from "./0004-cars";
 
 /** All migrations, oldest first. A landed one is never changed; a new one follows it. */
 export const MIGRATIONS: { name: string; sql: string }[] = [
   { name: "0001-first-visit", sql: firstVisit.up },
   { name: "0002-people", sql: people.up },
   { name: "0003-transfer", sql: transfer.up },
+  { name: "0004-cars", sql: cars.up },
 ];

@@ -1,0 +1,130 @@
+import { describeEngine, type VinEngine } from "./engine";
+import { engineName } from "./engineName";
+import { keyMatches, keysAgree, vinBits, type KeyMatcher } from "./table/keyMatcher";
+import type { VinMaker, VinTable, VinTableRow } from "./table/read";
+import type { VinFacts } from "./table/fields";
+import type { VinVehicleKind } from "./table/source";
+
+/** A make with how much the data says of it in a year: the more, the likelier it is on the road. */
+export interface CatalogMake {
+  make: string;
+  models: string[];
+}
+
+/** What is left open about a car of a known model. */
+export interface Variants {
+  trims: string[];
+  /** Each as it is shown, such as `2.0 L 4 cyl`. */
+  engines: string[];
+  drives: string[];
+}
+
+/** Model years the data describes, the newest first. @param currentYear - no model year is after the next one. */
+export function catalogYears(currentYear: number): number[] {
+  const first = 1981;
+  return Array.from({ length: currentYear + 2 - first }, (_, index) => currentYear + 1 - index);
+}
+
+/** What is picked from: cars with light trucks and vans, or what has two wheels. */
+export type CatalogGroup = "car" | "motorcycle";
+const KINDS: Record<CatalogGroup, readonly VinVehicleKind[]> = {
+  car: ["car", "mpv", "truck"],
+  motorcycle: ["motorcycle"],
+};
+
+/**
+ * Makes and models of a model year; makes with the most passenger cars first, since they are on the road most, models
+ * by name. It reads all the data of the year, so a caller keeps the answer.
+ */
+export function catalogMakes(table: VinTable, modelYear: number, group: CatalogGroup): CatalogMake[] {
+  const makes = new Map<string, { models: Set<string>; weight: number }>();
+  for (const maker of makersOf(table, modelYear)) {
+    if (!KINDS[group].includes(maker.kind)) continue;
+    for (const { facts } of table.rowsOfYear(maker, modelYear)) {
+      const [make = "", model = ""] = facts.find(([field]) => field === "model")?.[1].split("\t") ?? [];
+      if (make === "" || model === "") continue;
+      const known = makes.get(make) ?? { models: new Set(), weight: 0 };
+      // Makers of heavy trucks have hundreds of models.
+      if (!known.models.has(model)) known.weight += maker.kind === "truck" ? 0.01 : 1;
+      known.models.add(model);
+      makes.set(make, known);
+    }
+  }
+  return [...makes]
+    .sort(([a, one], [b, other]) => other.weight - one.weight || a.localeCompare(b))
+    .map(([make, { models }]) => ({
+      make,
+      models: [...models].sort((a, b) => a.localeCompare(b, "en", { numeric: true })),
+    }));
+}
+
+function makersOf(table: VinTable, modelYear: number): VinMaker[] {
+  return table.wmis().flatMap((wmi) => {
+    const maker = table.maker(wmi);
+    return maker?.schemas.some(({ yearFrom, yearTo }) => yearFrom <= modelYear && modelYear <= yearTo) ? [maker] : [];
+  });
+}
+
+/**
+ * What a model comes with: trims, engines and drives.
+ *
+ * @param vin - where it is known, only what agrees with it.
+ */
+export function catalogVariants(
+  table: VinTable,
+  car: { year: number; make: string; model: string },
+  vin: string | null = null,
+): Variants {
+  const found = { trims: new Set<string>(), engines: new Set<string>(), drives: new Set<string>() };
+  const wanted = `${car.make}\t${car.model}`.toUpperCase();
+  const known = vin === null ? null : table.maker(vin.slice(0, 3));
+  for (const maker of known ? [known] : makersOf(table, car.year))
+    collect(table, table.rowsOfYear(maker, car.year), wanted, vin, found);
+  const sorted = (names: Set<string>): string[] =>
+    [...names].sort((a, b) => a.localeCompare(b, "en", { numeric: true }));
+  return {
+    trims: sorted(new Set([...found.trims].flatMap(splitTrims))),
+    engines: sorted(found.engines),
+    drives: sorted(found.drives),
+  };
+}
+
+function collect(
+  table: VinTable,
+  rows: readonly VinTableRow[],
+  wanted: string,
+  vin: string | null,
+  found: Record<keyof Variants, Set<string>>,
+): void {
+  const bits = vin === null ? null : vinBits(vin);
+  const fitting = bits ? rows.filter(({ matcher }) => keyMatches(matcher, bits)) : rows;
+  const models = fitting.filter(({ facts }) =>
+    facts.some(([field, value]) => field === "model" && value.toUpperCase() === wanted),
+  );
+  if (models.length === 0) return;
+  const schemas = new Set(models.map(({ schema }) => schema));
+  const keys: KeyMatcher[] = models.map(({ matcher }) => matcher);
+  for (const { matcher, facts, schema } of fitting) {
+    if (!schemas.has(schema) || !keys.some((key) => keysAgree(key, matcher))) continue;
+    // A row of another model of the same schema says nothing of this one.
+    if (facts.some(([field, value]) => field === "model" && value.toUpperCase() !== wanted)) continue;
+    const said: VinFacts = Object.fromEntries(facts);
+    if (said.trim) found.trims.add(said.trim);
+    if (said.drive) found.drives.add(said.drive);
+    const engine = engineOf(said, table);
+    if (engine) found.engines.add(engine);
+  }
+}
+
+/** Several trims under one key are published as one name, `LX/EX`. */
+export function splitTrims(trim: string): string[] {
+  const parts = trim.split("/").map((part) => part.trim());
+  return parts.length > 1 && parts.every((part) => /^[A-Z]{1,4}\d?( \S.*)?$/i.test(part) && !part.includes("+"))
+    ? parts
+    : [trim];
+}
+
+function engineOf(facts: VinFacts, table: VinTable): string | null {
+  const engine: VinEngine = describeEngine(facts, table);
+  return engine.displacementL === null ? null : engineName(engine);
+}
