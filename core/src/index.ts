@@ -85,6 +85,7 @@ export {
   instantAt,
   minuteOfDay,
   showAge,
+  showDate,
   showDay,
   showMoment,
   showTime,

@@ -6,6 +6,7 @@ import { useFonts } from "expo-font";
 import { Slot } from "expo-router";
 import { SafeAreaProvider } from "react-native-safe-area-context";
 import { ApiProblem } from "../api/problem";
+import { registerServiceWorker } from "../offline/registerServiceWorker";
 import { FaceProvider } from "../ui/face";
 
 const queries = new QueryClient({
@@ -17,6 +18,8 @@ const queries = new QueryClient({
   }),
   defaultOptions: { queries: { retry: 1, staleTime: 5_000, refetchOnWindowFocus: true } },
 });
+
+registerServiceWorker();
 
 export default function RootLayout() {
   const [fontsReady, fontFault] = useFonts({

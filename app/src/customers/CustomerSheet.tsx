@@ -14,6 +14,7 @@ import { Button } from "../ui/Button";
 import { Fold } from "../ui/Fold";
 import { Heading } from "../ui/Heading";
 import { Notice } from "../ui/Notice";
+import { Press } from "../ui/Press";
 import { Screen } from "../ui/Screen";
 import { SPACE } from "../ui/theme";
 import { useIsWide } from "../ui/useIsWide";
@@ -77,7 +78,10 @@ function Loaded({ sheet, reload }: { sheet: Sheet; reload: () => void }) {
   const startWork = (): void => {
     clear();
     const [only] = vehicles;
-    change({ known: customer, car: vehicles.length === 1 && only ? { kind: "kept", vehicle: only } : null });
+    change({
+      known: customer,
+      car: vehicles.length === 1 && only ? { kind: "kept", vehicle: only, then: "nothing" } : null,
+    });
     router.navigate("/new");
   };
   if (isEditing)
@@ -126,10 +130,17 @@ function Loaded({ sheet, reload }: { sheet: Sheet; reload: () => void }) {
       <>
         {vehicles.length === 0 ? <Words tone="muted">No car yet. It comes with the first work order.</Words> : null}
         {vehicles.map((vehicle) => (
-          <View key={vehicle.id}>
-            <Words strong>{showVehicle(vehicle)}</Words>
+          <Press
+            key={vehicle.id}
+            role="link"
+            label={`Car ${showVehicle(vehicle)}, ${vehicle.plate ?? "no plate"}`}
+            onPress={() => router.navigate(`/cars/${vehicle.id}`)}
+          >
+            <Words strong tone="petrol">
+              {showVehicle(vehicle)}
+            </Words>
             <CarFacts car={vehicle} />
-          </View>
+          </Press>
         ))}
       </>,
     ),

@@ -5,6 +5,7 @@ import { Button } from "../ui/Button";
 import { Field } from "../ui/Field";
 import { SPACE } from "../ui/theme";
 import { useDraft } from "./draft";
+import { PlateFields } from "./PlateFields";
 
 /** For what no register knows: a trailer, a mower, a boat, an import. */
 export function CarByHand({ business }: { business: BusinessView }) {
@@ -21,6 +22,7 @@ export function CarByHand({ business }: { business: BusinessView }) {
     change({
       car: {
         kind: "new",
+        vinNote: null,
         guess: {
           vin: null,
           plate: plate || null,
@@ -57,12 +59,13 @@ export function CarByHand({ business }: { business: BusinessView }) {
         autoComplete="off"
       />
       <Field
-        label="Model or what it is"
+        label="Model, or what it is: trailer, mower, boat"
         value={draft.model}
         onChangeText={(model) => change({ model })}
         maxLength={120}
         autoComplete="off"
       />
+      <PlateFields business={business} />
       <Button label="Yes, this one" onPress={confirm} testID="confirm-hand" />
     </View>
   );

@@ -1,6 +1,6 @@
 import { useMutation } from "@tanstack/react-query";
 import { StyleSheet, View } from "react-native";
-import { routes, type BusinessView } from "@mechanon/contract";
+import { routes, type BusinessView, type VehicleGuess } from "@mechanon/contract";
 import { call } from "../api/call";
 import { errorWords } from "../api/problem";
 import { Button } from "../ui/Button";
@@ -9,6 +9,8 @@ import { Field } from "../ui/Field";
 import { Notice } from "../ui/Notice";
 import { SPACE } from "../ui/theme";
 import { Words } from "../ui/Words";
+import { ScanPart } from "../scan/ScanPart";
+import { useVin } from "../vin/useVin";
 import { ConfirmGuess, ConfirmKnown } from "./ConfirmCar";
 import { useDraft } from "./draft";
 
@@ -36,6 +38,13 @@ export function CarByPlate({ business }: { business: BusinessView }) {
         maxLength={20}
         autoComplete="off"
       />
+      <ScanPart
+        wanted="plate"
+        onFound={(plate) => {
+          change({ plate });
+          lookUp.reset();
+        }}
+      />
       <Choices
         label="State of the plate"
         options={business.settings.regions.map((value) => ({ value, label: value }))}
@@ -46,13 +55,13 @@ export function CarByPlate({ business }: { business: BusinessView }) {
         }}
       />
       {lookUp.error ? <Notice text={errorWords(lookUp.error)} /> : null}
-      {lookUp.data?.known ? <ConfirmKnown {...lookUp.data.known} /> : null}
+      {lookUp.data?.known ? <ConfirmKnown known={lookUp.data.known} /> : null}
       {lookUp.data && lookUp.data.guesses.length > 1 ? (
         <Words>Two cars have this plate. Which one stands there?</Words>
       ) : null}
-      {lookUp.data?.guesses.map((guess) => (
-        <ConfirmGuess key={guess.vin ?? "unknown"} guess={guess} />
-      ))}
+      {lookUp.data?.known
+        ? null
+        : lookUp.data?.guesses.map((guess) => <GuessByVin key={guess.vin ?? "unknown"} guess={guess} />)}
       {lookUp.data ? null : (
         <Button
           label="Look up the plate"
@@ -64,6 +73,12 @@ export function CarByPlate({ business }: { business: BusinessView }) {
       )}
     </View>
   );
+}
+
+/** What the register's VIN leaves open is looked up on this device. */
+function GuessByVin({ guess }: { guess: VehicleGuess }) {
+  const { decoded } = useVin(guess.vin ?? "");
+  return <ConfirmGuess guess={guess} variants={decoded?.variants} likely={decoded?.likely} />;
 }
 
 const styles = StyleSheet.create({ list: { gap: SPACE.m } });

@@ -1,33 +1,29 @@
-import { useQuery } from "@tanstack/react-query";
 import { StyleSheet, View } from "react-native";
-import { routes } from "@mechanon/contract";
-import { call } from "../api/call";
 import { errorWords } from "../api/problem";
+import { ScanPart } from "../scan/ScanPart";
 import { Button } from "../ui/Button";
 import { Field } from "../ui/Field";
 import { Notice } from "../ui/Notice";
 import { SPACE } from "../ui/theme";
 import { Words } from "../ui/Words";
+import { VIN_LENGTH, useVin } from "../vin/useVin";
+import { VinMarks } from "../vin/VinMarks";
 import { ConfirmGuess, ConfirmKnown } from "./ConfirmCar";
 import { useDraft } from "./draft";
 
-const VIN_LENGTH = 17;
+/** Problems that are only told. */
+const NOTES: readonly string[] = ["check-digit-note", "unknown-model"];
+/** With these nothing can be kept as a VIN. */
+const UNREADABLE: readonly string[] = ["wrong-length", "illegal-character"];
 
-/** The car behind a VIN: counted while typed, checked at once, with what was probably meant. */
+/** The car behind a VIN: counted while typed, checked at once, with what was probably meant; or scanned. */
 export function CarByVin() {
   const { draft, change } = useDraft();
-  const vin = draft.vin.replace(/[\s-]/g, "").toUpperCase();
+  const { vin, decoded, known, isUnchecked, error, retry } = useVin(draft.vin);
   const isWhole = vin.length >= VIN_LENGTH;
-  const { data, error, refetch } = useQuery({
-    queryKey: ["vin", vin],
-    queryFn: () => call(routes.decodeVin, { params: { vin } }),
-    enabled: isWhole,
-    staleTime: Infinity,
-  });
-  const shown = isWhole ? data : undefined;
-  const problems = shown?.report.problems ?? [];
-  const isReadable =
-    shown !== undefined && !problems.some(({ code }) => code === "wrong-length" || code === "illegal-character");
+  const report = decoded?.report;
+  const problems = (report?.problems ?? []).filter(({ code }) => isWhole || code === "illegal-character");
+  const isReadable = isWhole && report !== undefined && !problems.some(({ code }) => UNREADABLE.includes(code));
   const plate =
     draft.plate.trim() === "" || draft.plateRegion === ""
       ? null
@@ -44,20 +40,20 @@ export function CarByVin() {
         hint={`${vin.length} of ${VIN_LENGTH} characters`}
         autoComplete="off"
       />
-      {isWhole && error ? (
-        <Notice text={errorWords(error)} action={{ label: "Try again", onPress: () => void refetch() }} />
-      ) : null}
+      <ScanPart wanted="vin" onFound={(found) => change({ vin: found })} />
+      {isWhole && error ? <Notice text={errorWords(error)} action={{ label: "Try again", onPress: retry }} /> : null}
+      {report && problems.length > 0 ? <VinMarks report={report} /> : null}
       {problems.map((problem) => (
         <Notice
           key={`${problem.code}${problem.position ?? ""}`}
-          kind={problem.code === "check-digit-note" || problem.code === "unknown-model" ? "note" : "fault"}
+          kind={NOTES.includes(problem.code) ? "note" : "fault"}
           text={problem.message}
         />
       ))}
-      {shown && shown.report.suggestions.length > 0 ? (
+      {isWhole && report && report.suggestions.length > 0 ? (
         <View style={styles.list}>
           <Words strong>Probably meant:</Words>
-          {shown.report.suggestions.slice(0, 3).map(({ vin: meant, changes }) => (
+          {report.suggestions.slice(0, 3).map(({ vin: meant, changes }) => (
             <Button
               key={meant}
               label={`${meant} (${changes.map(({ position, from, to }) => `${position}: ${from} is ${to}`).join(", ")})`}
@@ -66,11 +62,20 @@ export function CarByVin() {
           ))}
         </View>
       ) : null}
-      {shown?.known ? <ConfirmKnown {...shown.known} /> : null}
-      {isReadable && !shown.known ? (
+      {isReadable && isUnchecked ? (
+        <Notice
+          kind="note"
+          text="No connection: the VIN was read on this phone. Whether the car is kept here already is looked up when it is saved."
+        />
+      ) : null}
+      {known ? <ConfirmKnown known={known} /> : null}
+      {isReadable && decoded && !known && (known === null || isUnchecked) ? (
         <ConfirmGuess
-          guess={{ ...shown.guess, ...plate }}
-          words={problems.some(({ code }) => code === "check-digit") ? "Keep it as typed" : "Yes, this one"}
+          key={vin}
+          guess={{ ...decoded.guess, ...plate }}
+          variants={decoded.variants}
+          likely={decoded.likely}
+          asksWhy={problems.some(({ code }) => code === "check-digit")}
         />
       ) : null}
     </View>

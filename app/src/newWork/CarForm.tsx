@@ -9,6 +9,8 @@ import { Notice } from "../ui/Notice";
 import { SPACE } from "../ui/theme";
 import { Words } from "../ui/Words";
 import { CarByHand } from "./CarByHand";
+import { CarAlong } from "./CarAlong";
+import { CarByPick } from "./CarByPick";
 import { CarByPlate } from "./CarByPlate";
 import { CarByVin } from "./CarByVin";
 import { CarFacts } from "../cars/CarFacts";
@@ -17,6 +19,7 @@ import { useDraft, type CarWay } from "./draft";
 const WAYS: readonly { value: CarWay; label: string }[] = [
   { value: "plate", label: "Plate" },
   { value: "vin", label: "VIN" },
+  { value: "pick", label: "Model" },
   { value: "hand", label: "By hand" },
 ];
 
@@ -37,7 +40,12 @@ export function CarForm({ business, fault }: { business: BusinessView; fault: st
           {showVehicle(car)}
         </Words>
         <CarFacts car={car} />
-        <Button kind="quiet" label="Another car" onPress={() => change({ car: null })} />
+        <Button
+          kind="quiet"
+          label="Another car"
+          onPress={() => change({ car: null, openQuote: null, takeAlong: [] })}
+        />
+        {draft.car.kind === "kept" ? <CarAlong car={draft.car} fault={fault} /> : null}
       </View>
     );
   }
@@ -48,7 +56,7 @@ export function CarForm({ business, fault }: { business: BusinessView; fault: st
         <Button
           key={vehicle.id}
           label={`${showVehicle(vehicle)}, ${vehicle.plate ?? "no plate"}`}
-          onPress={() => change({ car: { kind: "kept", vehicle } })}
+          onPress={() => change({ car: { kind: "kept", vehicle, then: "nothing" } })}
         />
       ))}
       <Choices
@@ -60,6 +68,7 @@ export function CarForm({ business, fault }: { business: BusinessView; fault: st
       />
       {draft.carWay === "plate" ? <CarByPlate business={business} /> : null}
       {draft.carWay === "vin" ? <CarByVin /> : null}
+      {draft.carWay === "pick" ? <CarByPick business={business} /> : null}
       {draft.carWay === "hand" ? <CarByHand business={business} /> : null}
     </View>
   );

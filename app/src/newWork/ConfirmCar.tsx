@@ -1,52 +1,137 @@
+import { useQuery } from "@tanstack/react-query";
+import { useRouter } from "expo-router";
+import { useState } from "react";
 import { StyleSheet, View } from "react-native";
 import { showVehicle } from "@mechanon/core";
-import type { Vehicle, VehicleGuess } from "@mechanon/contract";
-import { useQuery } from "@tanstack/react-query";
-import { routes } from "@mechanon/contract";
+import { routes, type KnownVehicle, type VehicleGuess } from "@mechanon/contract";
+import { splitTrims, type LikelyAnswers, type Variants } from "@mechanon/core/vin";
 import { call } from "../api/call";
+import { CarFacts } from "../cars/CarFacts";
 import { Button } from "../ui/Button";
 import { useColors } from "../ui/face";
+import { Field } from "../ui/Field";
 import { Notice } from "../ui/Notice";
 import { SPACE } from "../ui/theme";
 import { Words } from "../ui/Words";
-import { CarFacts } from "../cars/CarFacts";
-import { useDraft } from "./draft";
+import { AskedOnce } from "../cars/AskedOnce";
+import { useDraft, type KeptCar } from "./draft";
+
+export interface ConfirmGuessProps {
+  guess: VehicleGuess;
+  /** What the look-up left open. */
+  variants?: Variants;
+  likely?: LikelyAnswers;
+  /** The VIN is kept although its check digit does not hold: why is asked. */
+  asksWhy?: boolean;
+}
 
 /** "This one?": nothing hangs on a car before somebody said yes to it. */
-export function ConfirmGuess({ guess, words = "Yes, this one" }: { guess: VehicleGuess; words?: string }) {
+export function ConfirmGuess({ guess, variants, likely, asksWhy = false }: ConfirmGuessProps) {
   const colors = useColors();
   const { change } = useDraft();
+  const [said, setSaid] = useState<Partial<VehicleGuess>>({});
+  const [why, setWhy] = useState("");
+  const car = { ...guess, ...said };
+  const trims = guess.trim === null ? (variants?.trims ?? []) : splitTrims(guess.trim);
   return (
     <View style={[styles.box, { borderColor: colors.petrol }]}>
       <Words tone="muted">This one?</Words>
       <Words strong size="lead">
-        {showVehicle(guess)}
+        {showVehicle(car)}
       </Words>
-      <CarFacts car={guess} />
-      <Button label={words} onPress={() => change({ car: { kind: "new", guess } })} testID="confirm-car" />
+      <CarFacts car={car} />
+      <AskedOnce
+        questions={[
+          { fact: "trim", label: "Which trim?", choices: trims.length > 1 ? trims : [] },
+          { fact: "engine", label: "Which engine?", choices: guess.engine === null ? (variants?.engines ?? []) : [] },
+          { fact: "drive", label: "Which drive?", choices: guess.drive === null ? (likely?.drives ?? []) : [] },
+          {
+            fact: "transmission",
+            label: "Which transmission?",
+            choices: guess.transmission === null ? (likely?.transmissions ?? []) : [],
+          },
+        ]}
+        said={said}
+        onSay={(fact, value) => setSaid({ ...said, [fact]: value })}
+      />
+      {asksWhy ? (
+        <Field
+          label="Why keep it although it does not check?"
+          value={why}
+          onChangeText={setWhy}
+          placeholder="Read twice from the plate at the windshield"
+          maxLength={200}
+        />
+      ) : null}
+      <Button
+        label={asksWhy ? "Keep it as typed" : "Yes, this one"}
+        disabled={asksWhy && why.trim() === ""}
+        onPress={() => change({ car: { kind: "new", guess: car, vinNote: asksWhy ? why.trim() : null } })}
+        testID="confirm-car"
+      />
     </View>
   );
 }
 
-/** A car we keep already: whose it is, and going on for them. */
-export function ConfirmKnown({ vehicle, customerName }: { vehicle: Vehicle; customerName: string }) {
+/** A car we keep already: whose it is, what is open on it, and going on for the owner or for the caller. */
+export function ConfirmKnown({ known }: { known: KnownVehicle }) {
+  const { vehicle, customerName, people, openWork } = known;
+  const router = useRouter();
   const { draft, change } = useDraft();
   const { data } = useQuery({
     queryKey: ["customer", vehicle.customerId],
     queryFn: () => call(routes.getCustomer, { params: { id: vehicle.customerId } }),
   });
+  const caller = draft.known?.name ?? draft.name.trim();
   const isCallers = draft.known?.id === vehicle.customerId;
+  const drives = people.some(({ customerId }) => customerId === draft.known?.id);
+  const keep = (then: KeptCar["then"]): void => change({ car: { kind: "kept", vehicle, then } });
   return (
     <View style={styles.plain}>
-      <Notice kind="note" text={`${showVehicle(vehicle)} is kept here already; it belongs to ${customerName}.`} />
+      <Notice
+        kind="note"
+        text={
+          isCallers
+            ? `${showVehicle(vehicle)} is theirs and kept here already.`
+            : `${showVehicle(vehicle)} is kept here already; it belongs to ${customerName}.`
+        }
+      />
       <CarFacts car={vehicle} />
+      {people.map(({ customerId, name, role }) => (
+        <Words key={customerId} tone="muted">{`${role}: ${name}`}</Words>
+      ))}
+      {openWork.map(({ id, number, concerns }) => (
+        <Button
+          key={id}
+          kind="quiet"
+          label={`Open already: ${[String(number), ...concerns].slice(0, 2).join(", ")}`}
+          onPress={() => router.navigate(`/work/${id}`)}
+        />
+      ))}
       {data ? (
         <Button
           label={isCallers ? "Yes, this one" : `Go on for ${customerName}`}
-          onPress={() => change({ known: data.customer, car: { kind: "kept", vehicle } })}
+          onPress={() => change({ known: data.customer, car: { kind: "kept", vehicle, then: "nothing" } })}
           testID="confirm-known"
         />
       ) : null}
+      {isCallers || caller === "" ? null : (
+        <>
+          {drives ? (
+            <Button label={`For ${caller}, who drives it`} onPress={() => keep("nothing")} />
+          ) : (
+            <Button
+              label={`${caller} drives it, it stays ${customerName}'s`}
+              onPress={() => keep("link")}
+              testID="link-car"
+            />
+          )}
+          <Button label={`It is ${caller}'s now: move it`} onPress={() => keep("move")} testID="move-car" />
+          <Words size="small" tone="muted">
+            {`Moving takes its history along; ${customerName}'s bills stay ${customerName}'s.`}
+          </Words>
+        </>
+      )}
     </View>
   );
 }

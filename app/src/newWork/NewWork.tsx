@@ -4,7 +4,9 @@ import { useState } from "react";
 import { StyleSheet, View } from "react-native";
 import { v7 as uuid } from "uuid";
 import { refusalWords, showTime } from "@mechanon/core";
+import type { VehicleSheet } from "@mechanon/contract";
 import { errorWords } from "../api/problem";
+import { carSheetKey } from "../cars/useCarSheet";
 import { useBusiness } from "../session/useSession";
 import { Button } from "../ui/Button";
 import { Heading } from "../ui/Heading";
@@ -14,7 +16,7 @@ import { SPACE } from "../ui/theme";
 import { useIsWide } from "../ui/useIsWide";
 import { CallerForm } from "./CallerForm";
 import { CarForm } from "./CarForm";
-import { ConcernPicker } from "./ConcernPicker";
+import { ConcernPicker } from "../concerns/ConcernPicker";
 import { useDraft } from "./draft";
 import { readDraft, type DraftFaults } from "./readDraft";
 import { saveDraft } from "./saveDraft";
@@ -35,7 +37,10 @@ export function NewWork() {
   if (!business) return null;
 
   const save = async (allowOverlap: boolean): Promise<void> => {
-    const read = readDraft(draft);
+    const car =
+      draft.car?.kind === "kept" ? queries.getQueryData<VehicleSheet>(carSheetKey(draft.car.vehicle.id)) : undefined;
+    const quotesOpen = car?.openWork.filter(({ waitsFor }) => waitsFor === "answer").length ?? 0;
+    const read = readDraft(draft, quotesOpen);
     setFaults(read.faults ?? {});
     setFault(read.faults ? "Something is missing above; what you typed is kept." : null);
     if (read.faults) return;
@@ -91,6 +96,7 @@ export function NewWork() {
           <Heading level={2}>What for</Heading>
           <ConcernPicker
             phrases={business.settings.concerns}
+            gaps={business.settings.concernGaps}
             picked={draft.concerns}
             onChange={(concerns) => change({ concerns })}
           />

@@ -227,7 +227,7 @@ it("fills in town, state, postcode and place from the street", () => {
 it("says that the mechanic is busy, keeps the work order, and books on purpose", async () => {
   useDraft.getState().change({
     known: CUSTOMER,
-    car: { kind: "kept", vehicle: CAR },
+    car: { kind: "kept", then: "nothing", vehicle: CAR },
     slot: {
       mechanicId: BUSINESS.people[0]!.id,
       startsAt: "2026-11-24T17:00:00.000Z",

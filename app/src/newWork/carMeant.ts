@@ -9,5 +9,5 @@ export function carMeant({ vehicles, vehicleCount }: FoundCustomer, typed: strin
     [plate, vin].some((code) => code !== null && query.phones.length === 0 && matchMarks(query, code).length > 0),
   );
   const [only] = named.length === 1 ? named : vehicleCount === 1 ? vehicles : [];
-  return only ? { kind: "kept", vehicle: only } : null;
+  return only ? { kind: "kept", vehicle: only, then: "nothing" } : null;
 }

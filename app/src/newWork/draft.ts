@@ -2,7 +2,7 @@ import { v7 as uuid } from "uuid";
 import { create } from "zustand";
 import { persist } from "zustand/middleware";
 import type { FoundCustomer, Vehicle, VehicleGuess } from "@mechanon/contract";
-import type { PickedConcern } from "./ConcernPicker";
+import type { PickedConcern } from "../concerns/ConcernPicker";
 import type { Slot } from "./SlotPicker";
 
 /** What the call needs of a customer we know. */
@@ -11,7 +11,14 @@ export type KnownCaller = Pick<
   "id" | "name" | "phones" | "serviceAddresses" | "billingAddress"
 >;
 
-export type CarWay = "plate" | "vin" | "hand";
+export type CarWay = "plate" | "vin" | "pick" | "hand";
+
+/** A car we keep, and what happens to it: it stays whose it is, becomes the caller's, or the caller drives it. */
+export interface KeptCar {
+  kind: "kept";
+  vehicle: Vehicle;
+  then: "nothing" | "move" | "link";
+}
 
 /** A call being written down. It survives a reload; its ids make saving it twice save it once. */
 export interface Draft {
@@ -47,7 +54,11 @@ export interface Draft {
   make: string;
   model: string;
   /** The car somebody confirmed: one we keep, or a look-up's. */
-  car: { kind: "kept"; vehicle: Vehicle } | { kind: "new"; guess: VehicleGuess } | null;
+  car: KeptCar | { kind: "new"; guess: VehicleGuess; vinNote: string | null } | null;
+  /** What becomes of a quote that is open on the car: a new one beside it, or its jobs copied; null: not said yet. */
+  openQuote: { workOrderId: string; way: "anew" | "copy" } | null;
+  /** Work put off that is taken along, by library job. */
+  takeAlong: string[];
   slot: Slot | null;
 }
 
@@ -82,6 +93,8 @@ function emptyDraft(): Draft {
     make: "",
     model: "",
     car: null,
+    openQuote: null,
+    takeAlong: [],
     slot: null,
   };
 }
@@ -102,7 +115,7 @@ export const useDraft = create<DraftStore>()(
     {
       name: "mechanon-new-work",
       // A draft of an older shape is let go.
-      version: 2,
+      version: 3,
       migrate: () => ({ draft: emptyDraft() }),
     },
   ),

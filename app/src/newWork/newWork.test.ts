@@ -61,7 +61,7 @@ describe("a draft", () => {
     });
   });
   it("sends only what is not kept yet, with ids of its own", () => {
-    const read = readDraft({ ...draft, car: { kind: "new", guess } });
+    const read = readDraft({ ...draft, car: { kind: "new", guess, vinNote: null } });
     expect(read.bodies).toMatchObject({
       customer: { id: draft.customerId, serviceAddresses: [] },
       vehicle: { id: draft.vehicleId, customerId: draft.customerId, make: "Shoreline" },
@@ -70,7 +70,7 @@ describe("a draft", () => {
     const kept = readDraft({
       ...draft,
       known,
-      car: { kind: "kept", vehicle: vehicleSample({ ...guess, id: "v", customerId: "c" }) },
+      car: { kind: "kept", then: "nothing", vehicle: vehicleSample({ ...guess, id: "v", customerId: "c" }) },
     });
     expect(kept.bodies).toMatchObject({ customer: null, vehicle: null, customerId: "c", vehicleId: "v" });
   });

@@ -2,7 +2,7 @@ import { mainPlace, type Place } from "@mechanon/core";
 import { customerBody, vehicleBody } from "@mechanon/contract";
 import type { z } from "zod";
 import { isNowhere } from "../work/nowhere";
-import type { Draft } from "./draft";
+import type { Draft, KeptCar } from "./draft";
 
 export type DraftFaults = Partial<Record<"name" | "phone" | "email" | "car", string>>;
 
@@ -13,10 +13,18 @@ export interface DraftBodies {
   customerId: string;
   vehicleId: string;
   place: Place | null;
+  /** What becomes of a car we keep. */
+  then: KeptCar | null;
 }
 
-/** Turns a draft into what is sent, or tells what is missing, by field. */
-export function readDraft(draft: Draft): { bodies: DraftBodies; faults: null } | { bodies: null; faults: DraftFaults } {
+/**
+ * Turns a draft into what is sent, or tells what is missing, by field.
+ * @param quotesOpen - quotes that wait for an answer on the car; beside one a new one is started knowingly.
+ */
+export function readDraft(
+  draft: Draft,
+  quotesOpen = 0,
+): { bodies: DraftBodies; faults: null } | { bodies: null; faults: DraftFaults } {
   const faults: DraftFaults = {};
   const place = placeOf(draft);
   const customerId = draft.known?.id ?? draft.customerId;
@@ -29,14 +37,20 @@ export function readDraft(draft: Draft): { bodies: DraftBodies; faults: null } |
     }
   }
   if (!draft.car) faults.car = "confirm the car, so that prices and parts hang on the right one";
+  if (draft.car?.kind === "kept" && quotesOpen > 0 && draft.openQuote === null)
+    faults.car = "a quote is open on this car: go on with it, copy its jobs, or start anew";
   if (Object.keys(faults).length > 0 || !draft.car) return { bodies: null, faults };
-  const vehicle = draft.car.kind === "kept" ? null : { id: draft.vehicleId, customerId, ...draft.car.guess };
+  const vehicle =
+    draft.car.kind === "kept"
+      ? null
+      : { id: draft.vehicleId, customerId, ...draft.car.guess, vinNote: draft.car.vinNote };
   return {
     bodies: {
       customer,
       vehicle,
       customerId,
       vehicleId: draft.car.kind === "kept" ? draft.car.vehicle.id : draft.vehicleId,
+      then: draft.car.kind === "kept" && draft.car.then !== "nothing" ? draft.car : null,
       place: draft.known ? (mainPlace(draft.known) ?? place) : place,
     },
     faults: null,

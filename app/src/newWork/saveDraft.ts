@@ -4,7 +4,9 @@ import { routes } from "@mechanon/contract";
 import { call } from "../api/call";
 import { keepView } from "../sync/store";
 import { nowhere } from "../work/nowhere";
-import type { Draft } from "./draft";
+import { derivedId } from "./derivedId";
+import type { Draft, KeptCar } from "./draft";
+import { jobCommands } from "./jobCommands";
 import type { DraftBodies } from "./readDraft";
 
 /**
@@ -19,6 +21,7 @@ export async function saveDraft(draft: Draft, bodies: DraftBodies, allowOverlap:
   const at = new Date().toISOString();
   if (bodies.customer) await call(routes.createCustomer, { body: bodies.customer, key: bodies.customerId });
   if (bodies.vehicle) await call(routes.createVehicle, { body: bodies.vehicle, key: bodies.vehicleId });
+  if (bodies.then) await settleOwner(bodies.then, bodies.customerId);
   const opened = await call(routes.sendWorkOrderCommands, {
     params: { id: workOrderId },
     body: {
@@ -30,13 +33,14 @@ export async function saveDraft(draft: Draft, bodies: DraftBodies, allowOverlap:
             type: "openWorkOrder",
             customerId: bodies.customerId,
             vehicleId: bodies.vehicleId,
-            concerns: draft.concerns.map((concern, index) => ({ ...concern, id: concernId(workOrderId, index) })),
+            concerns: draft.concerns.map((concern, index) => ({ ...concern, id: derivedId(workOrderId, index) })),
           },
         },
       ],
     },
   });
   if (opened.workOrder) keepView(opened.workOrder);
+  await takeJobsAlong(draft, at);
   if (!draft.slot) return null;
   const { mechanicId, startsAt, endsAt } = draft.slot;
   const command = {
@@ -59,7 +63,26 @@ export async function saveDraft(draft: Draft, bodies: DraftBodies, allowOverlap:
   return null;
 }
 
-/** The same concern of the same draft has the same id, however often it is sent. */
-function concernId(workOrderId: string, index: number): string {
-  return `${workOrderId.slice(0, -3)}${index.toString(16).padStart(3, "0")}`;
+/** A car that changed hands, or that the caller drives. Doing it again changes nothing. */
+async function settleOwner({ vehicle, then }: KeptCar, customerId: string): Promise<void> {
+  if (vehicle.customerId === customerId) return;
+  const params = { id: vehicle.id };
+  if (then === "move") await call(routes.moveVehicle, { params, body: { customerId, version: vehicle.version } });
+  if (then === "link") await call(routes.linkPerson, { params, body: { customerId, role: "Driver" } });
+}
+
+/** Puts the jobs of a copied quote and work put off on the new work order. */
+async function takeJobsAlong(draft: Draft, at: string): Promise<void> {
+  const { workOrderId, openQuote, takeAlong } = draft;
+  const copied =
+    openQuote?.way === "copy"
+      ? (await call(routes.getWorkOrder, { params: { id: openQuote.workOrderId } })).state.jobs
+      : [];
+  if (copied.length === 0 && takeAlong.length === 0) return;
+  const { library } = await call(routes.getBusiness, {});
+  const commands = jobCommands(copied, takeAlong, library, (place) => derivedId(workOrderId, place)).map(
+    (command, index) => ({ id: derivedId(draft.openCommandId, 1 + index), at, command }),
+  );
+  const answer = await call(routes.sendWorkOrderCommands, { params: { id: workOrderId }, body: { commands } });
+  if (answer.workOrder) keepView(answer.workOrder);
 }

@@ -64,6 +64,8 @@ export function Me() {
         <View style={{ gap: SPACE.s }}>
           <Heading level={2}>The business</Heading>
           <Button label="What newcomers are asked" onPress={() => router.navigate("/settings/newcomers")} />
+          <Button label="Ready phrases for concerns" onPress={() => router.navigate("/settings/concerns")} />
+          <Button label="Services and how often" onPress={() => router.navigate("/settings/services")} />
           <Button label="Bring in or take out customers" onPress={() => router.navigate("/transfer")} />
         </View>
       ) : null}

@@ -17,6 +17,7 @@ import { Screen } from "../ui/Screen";
 import { SPACE } from "../ui/theme";
 import { Waiting } from "../ui/Waiting";
 import { Words } from "../ui/Words";
+import { listed, readListed } from "./listed";
 
 /** What newcomers are asked, and what they answered. */
 export function NewcomerSettings() {
@@ -30,17 +31,6 @@ export function NewcomerSettings() {
     );
   return <Questions newcomers={business.settings.newcomers}>{mayReport ? <Report /> : null}</Questions>;
 }
-
-/** Choices are typed on one line, as people write lists. */
-const listed = (choices: readonly string[]): string => choices.join(", ");
-const read = (typed: string): string[] => [
-  ...new Set(
-    typed
-      .split(",")
-      .map((each) => each.trim())
-      .filter(Boolean),
-  ),
-];
 
 function Questions({ newcomers, children }: { newcomers: Newcomers; children: ReactNode }) {
   const colors = useColors();
@@ -56,10 +46,10 @@ function Questions({ newcomers, children }: { newcomers: Newcomers; children: Re
     try {
       await call(routes.changeNewcomers, {
         body: {
-          foundUsBy: read(found),
+          foundUsBy: readListed(found),
           questions: questions
             .filter(({ text }) => text.trim() !== "")
-            .map((question) => ({ ...question, choices: read(question.choices) })),
+            .map((question) => ({ ...question, choices: readListed(question.choices) })),
         },
       });
       setSaid({ kind: "note", text: "Saved. It is asked from the next newcomer on; answers given before are kept." });

@@ -2,6 +2,7 @@
 export { default as ArrowLeft } from "lucide-react-native/icons/arrow-left";
 export { default as Banknote } from "lucide-react-native/icons/banknote";
 export { default as Camera } from "lucide-react-native/icons/camera";
+export { default as CarFront } from "lucide-react-native/icons/car-front";
 export { default as Check } from "lucide-react-native/icons/check";
 export { default as ChevronDown } from "lucide-react-native/icons/chevron-down";
 export { default as ChevronLeft } from "lucide-react-native/icons/chevron-left";

@@ -36,6 +36,7 @@ export function CheckPart({ view, business }: { view: WorkOrderView; business: B
   return (
     <View style={styles.list}>
       <Odometer key={state.odometerMiles?.value ?? "none"} view={view} />
+      <Pressures view={view} />
       {points.map((point) => (
         <Point key={point.id} point={point} view={view} business={business} />
       ))}
@@ -46,6 +47,40 @@ export function CheckPart({ view, business }: { view: WorkOrderView; business: B
           testID="rest-sound"
         />
       ) : null}
+    </View>
+  );
+}
+
+const USUAL_PSI = 33;
+
+/** The tire pressures as they were set; the next visit begins with them. */
+function Pressures({ view }: { view: WorkOrderView }) {
+  const { pressures } = view.state;
+  const [isOpen, setOpen] = useState(false);
+  const [front, setFront] = useState(pressures?.frontPsi ?? USUAL_PSI);
+  const [rear, setRear] = useState(pressures?.rearPsi ?? USUAL_PSI);
+  if (!isOpen)
+    return (
+      <Button
+        kind="quiet"
+        label={pressures ? `Tires at ${pressures.frontPsi} and ${pressures.rearPsi} psi` : "Tire pressures"}
+        onPress={() => setOpen(true)}
+        style={styles.left}
+      />
+    );
+  return (
+    <View style={styles.pressures}>
+      <Words>Front</Words>
+      <Stepper label="Front" value={front} unit="psi" step={1} least={10} most={120} onChange={setFront} />
+      <Words>Rear</Words>
+      <Stepper label="Rear" value={rear} unit="psi" step={1} least={10} most={120} onChange={setRear} />
+      <Button
+        label="Keep the pressures"
+        onPress={() => {
+          sendCommand(view.state.id, { type: "recordPressures", frontPsi: front, rearPsi: rear });
+          setOpen(false);
+        }}
+      />
     </View>
   );
 }
@@ -152,6 +187,8 @@ function concernAnswered({ state }: WorkOrderView, phraseIds: readonly string[])
 }
 
 const styles = StyleSheet.create({
+  left: { alignSelf: "flex-start", paddingHorizontal: 0 },
+  pressures: { flexDirection: "row", flexWrap: "wrap", alignItems: "center", gap: SPACE.s },
   list: { gap: SPACE.l },
   point: { gap: SPACE.s, borderTopWidth: 1, paddingTop: SPACE.m },
   title: { flexDirection: "row", alignItems: "center", gap: SPACE.s, flexWrap: "wrap" },

@@ -3,7 +3,7 @@ import { useState } from "react";
 import { StyleSheet, View } from "react-native";
 import { v7 as uuid } from "uuid";
 import type { BusinessView, WorkOrderView } from "@mechanon/contract";
-import { ConcernPicker, type PickedConcern } from "../newWork/ConcernPicker";
+import { ConcernPicker, type PickedConcern } from "../concerns/ConcernPicker";
 import { sendCommand } from "../sync/store";
 import { Button } from "../ui/Button";
 import { useColors } from "../ui/face";
@@ -14,11 +14,11 @@ import { Words } from "../ui/Words";
 export function Concerns({ view, business }: { view: WorkOrderView; business: BusinessView }) {
   const colors = useColors();
   const { state } = view;
-  const [isAdding, setAdding] = useState(false);
-  const add = (picked: PickedConcern[]): void => {
-    for (const { text, kind, phraseId } of picked)
+  const [picked, setPicked] = useState<PickedConcern[] | null>(null);
+  const add = (): void => {
+    for (const { text, kind, phraseId } of picked ?? [])
       sendCommand(state.id, { type: "addConcern", concernId: uuid(), text, kind, phraseId });
-    setAdding(false);
+    setPicked(null);
   };
   return (
     <View style={styles.list}>
@@ -37,10 +37,24 @@ export function Concerns({ view, business }: { view: WorkOrderView; business: Bu
           </View>
         );
       })}
-      {isAdding ? (
-        <ConcernPicker phrases={business.settings.concerns} picked={[]} onChange={add} />
+      {picked ? (
+        <>
+          <ConcernPicker
+            phrases={business.settings.concerns}
+            gaps={business.settings.concernGaps}
+            picked={picked}
+            onChange={setPicked}
+          />
+          <View style={styles.concern}>
+            <Button
+              label={picked.length === 0 ? "Leave it" : `Add ${picked.length === 1 ? "it" : String(picked.length)}`}
+              onPress={add}
+              testID="add-concerns"
+            />
+          </View>
+        </>
       ) : (
-        <Button kind="quiet" icon={Plus} label="Add a concern" onPress={() => setAdding(true)} style={styles.add} />
+        <Button kind="quiet" icon={Plus} label="Add a concern" onPress={() => setPicked([])} style={styles.add} />
       )}
     </View>
   );

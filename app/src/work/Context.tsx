@@ -1,8 +1,8 @@
 import { useRouter } from "expo-router";
 import { StyleSheet, View } from "react-native";
-import { MapPin, UserRound } from "../ui/icons";
+import { CarFront, MapPin, UserRound } from "../ui/icons";
 import { accessAt, carMarks, mainPlace, priceWorkOrder, showMoney, showPlace } from "@mechanon/core";
-import type { BusinessView, WorkOrderView } from "@mechanon/contract";
+import type { WorkOrderView } from "@mechanon/contract";
 import { ContactLinks } from "../customers/ContactLinks";
 import { useRight } from "../session/useSession";
 import { Button } from "../ui/Button";
@@ -11,9 +11,10 @@ import { Heading } from "../ui/Heading";
 import { Row } from "../ui/Row";
 import { SPACE } from "../ui/theme";
 import { Words } from "../ui/Words";
+import { SwapPart } from "./SwapPart";
 
 /** What the sheet is about: the customer, the car, the margin. A short row of links on a phone. */
-export function Context({ view, isWide }: { view: WorkOrderView; business: BusinessView; isWide: boolean }) {
+export function Context({ view, isUnsent, isWide }: { view: WorkOrderView; isUnsent: boolean; isWide: boolean }) {
   const router = useRouter();
   const colors = useColors();
   const { customer, vehicle, state } = view;
@@ -27,9 +28,19 @@ export function Context({ view, isWide }: { view: WorkOrderView; business: Busin
         label="Customer"
         onPress={() => router.navigate(`/customers/${customer.id}`)}
       />
+      {vehicle ? (
+        <Button kind="quiet" icon={CarFront} label="Car" onPress={() => router.navigate(`/cars/${vehicle.id}`)} />
+      ) : null}
     </View>
   );
-  if (!isWide) return links;
+  const swap = <SwapPart view={view} isUnsent={isUnsent} />;
+  if (!isWide)
+    return (
+      <>
+        {links}
+        {swap}
+      </>
+    );
   const place = view.visits.at(-1)?.place ?? mainPlace(customer);
   const access = place ? accessAt(customer, place) : "";
   const profit = priceWorkOrder(state, "all").profit;
@@ -69,6 +80,7 @@ export function Context({ view, isWide }: { view: WorkOrderView; business: Busin
           </Words>
         </View>
       ))}
+      {swap}
       {seesCost && state.jobs.length > 0 ? (
         <>
           <Heading level={2}>Margin</Heading>

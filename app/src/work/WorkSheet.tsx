@@ -165,7 +165,7 @@ export function WorkSheet({ id }: { id: string }) {
               }}
             />
           ))}
-        {isWide ? null : <Context view={view} business={business} isWide={false} />}
+        {isWide ? null : <Context view={view} isUnsent={unsent} isWide={false} />}
         <Concerns view={view} business={business} />
         <View>
           {SHEET_PARTS.map((part) => (
@@ -188,7 +188,7 @@ export function WorkSheet({ id }: { id: string }) {
           role="complementary"
           aria-label="About this work order"
         >
-          <Context view={view} business={business} isWide />
+          <Context view={view} isUnsent={unsent} isWide />
         </ScrollView>
       ) : null}
     </View>

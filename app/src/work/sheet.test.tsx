@@ -377,13 +377,13 @@ describe("visits", () => {
 
 describe("what the sheet is about", () => {
   it("is links on a phone, and customer, car and margin on a wide screen", () => {
-    show(<Context view={view({ jobs: [job] })} business={BUSINESS} isWide={false} />);
+    show(<Context view={view({ jobs: [job] })} isUnsent={false} isWide={false} />);
     expect(screen.queryByText("The car")).toBeNull();
     fireEvent.press(screen.getByRole("button", { name: "Customer" }));
     expect(visited).toEqual(["/customers/customer-1"]);
   });
   it("has no margin for those who may not see it", () => {
-    show(<Context view={view({ jobs: [job] })} business={BUSINESS} isWide />, { rights: [] });
+    show(<Context view={view({ jobs: [job] })} isUnsent={false} isWide />, { rights: [] });
     expect(screen.getByText("The car")).toBeTruthy();
     expect(screen.queryByText("Margin")).toBeNull();
   });

@@ -33,25 +33,27 @@ const KINDS: Record<CatalogGroup, readonly VinVehicleKind[]> = {
 };
 
 /**
- * Makes and models of a model year; makes with the most passenger cars first, since they are on the road most, models
- * by name. It reads all the data of the year, so a caller keeps the answer.
+ * Makes and models of a model year; first the makes with many models from many plants, since they are on the road most;
+ * models by name. It reads all the data of the year, so a caller keeps the answer.
  */
 export function catalogMakes(table: VinTable, modelYear: number, group: CatalogGroup): CatalogMake[] {
-  const makes = new Map<string, { models: Set<string>; weight: number }>();
+  const makes = new Map<string, { models: Set<string>; plants: Set<string> }>();
   for (const maker of makersOf(table, modelYear)) {
     if (!KINDS[group].includes(maker.kind)) continue;
     for (const { facts } of table.rowsOfYear(maker, modelYear)) {
       const [make = "", model = ""] = facts.find(([field]) => field === "model")?.[1].split("\t") ?? [];
       if (make === "" || model === "") continue;
-      const known = makes.get(make) ?? { models: new Set(), weight: 0 };
-      // Makers of heavy trucks have hundreds of models.
-      if (!known.models.has(model)) known.weight += maker.kind === "truck" ? 0.01 : 1;
+      const known = makes.get(make) ?? { models: new Set(), plants: new Set() };
       known.models.add(model);
+      // Makers of heavy trucks have hundreds of models, and one plant says little.
+      if (maker.kind !== "truck") known.plants.add(maker.wmi);
       makes.set(make, known);
     }
   }
+  const weight = ({ models, plants }: { models: Set<string>; plants: Set<string> }): number =>
+    Math.sqrt(models.size) * plants.size;
   return [...makes]
-    .sort(([a, one], [b, other]) => other.weight - one.weight || a.localeCompare(b))
+    .sort(([a, one], [b, other]) => weight(other) - weight(one) || a.localeCompare(b))
     .map(([make, { models }]) => ({
       make,
       models: [...models].sort((a, b) => a.localeCompare(b, "en", { numeric: true })),

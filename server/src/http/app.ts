@@ -40,6 +40,10 @@ export function createApp(
       contentSecurityPolicy: {
         directives: {
           defaultSrc: ["'self'"],
+          // The readers of codes and text are WebAssembly.
+          scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
+          connectSrc: ["'self'", "data:"],
+          mediaSrc: ["'self'", "blob:"],
           imgSrc: ["'self'", "data:", "blob:"],
           // React Native Web writes its style sheet into the page.
           styleSrc: ["'self'", "'unsafe-inline'"],

@@ -1,0 +1,1 @@
+export { ConcernSettings as default } from "../../../settings/ConcernSettings";

@@ -1,0 +1,1 @@
+export { ServiceSettings as default } from "../../../settings/ServiceSettings";

@@ -1,0 +1,120 @@
+import { expose } from "comlink";
+import { prepareZXingModule, readBarcodes, type ReaderOptions } from "zxing-wasm/reader";
+
+declare const BARCODE_WASM_URL: string;
+
+prepareZXingModule({ overrides: { locateFile: () => BARCODE_WASM_URL } });
+
+/** The codes VINs are printed in. */
+const OPTIONS: ReaderOptions = {
+  formats: ["Code39", "Code128", "DataMatrix", "QRCode"],
+  tryHarder: true,
+  tryRotate: true,
+  tryInvert: true,
+  tryDownscale: true,
+  maxNumberOfSymbols: 8,
+};
+
+/** A code in a picture: what it says, and in which kind of code. */
+export interface FoundCode {
+  text: string;
+  format: string;
+}
+
+async function read(image: ImageData): Promise<FoundCode[]> {
+  const found = await readBarcodes(image, OPTIONS);
+  return found.filter(({ isValid }) => isValid).map(({ text, format }) => ({ text, format }));
+}
+
+/** Longest side a picture is looked at first; then as it is. */
+const FIRST_SIDE = 1600;
+
+/** The codes in a picture; looked at small first, since most fill the frame, then whole, then mirrored. */
+async function readPicture(picture: ImageBitmap): Promise<FoundCode[]> {
+  const longest = Math.max(picture.width, picture.height);
+  const tries = [
+    { scale: Math.min(1, FIRST_SIDE / longest), mirrored: false },
+    ...(longest > FIRST_SIDE ? [{ scale: 1, mirrored: false }] : []),
+    { scale: Math.min(1, FIRST_SIDE / longest), mirrored: true },
+  ];
+  try {
+    for (const { scale, mirrored } of tries) {
+      const found = await read(draw(picture, scale, { degrees: 0, mirrored })[1]);
+      if (found.length > 0) return found;
+    }
+    return [];
+  } finally {
+    picture.close();
+  }
+}
+
+/** How a picture is turned before it is looked at. */
+export interface Turn {
+  degrees: number;
+  mirrored: boolean;
+}
+
+/** Draws a picture smaller, turned or mirrored. */
+function draw(picture: ImageBitmap, scale: number, { degrees, mirrored }: Turn): [OffscreenCanvas, ImageData] {
+  const angle = (degrees * Math.PI) / 180;
+  const [wide, high] = [picture.width * scale, picture.height * scale];
+  const [sin, cos] = [Math.abs(Math.sin(angle)), Math.abs(Math.cos(angle))];
+  const width = Math.max(1, Math.round(wide * cos + high * sin));
+  const height = Math.max(1, Math.round(wide * sin + high * cos));
+  const canvas = new OffscreenCanvas(width, height);
+  const context = canvas.getContext("2d", { willReadFrequently: true });
+  if (!context) throw new Error("this browser gives no canvas to a worker");
+  context.fillStyle = "#808080";
+  context.fillRect(0, 0, width, height);
+  context.translate(width / 2, height / 2);
+  context.rotate(angle);
+  context.scale(mirrored ? -1 : 1, 1);
+  context.drawImage(picture, -wide / 2, -high / 2, wide, high);
+  return [canvas, context.getImageData(0, 0, width, height)];
+}
+
+/** Text is read best at about this size. */
+const TEXT_SIDE = 1600;
+
+/** A picture made ready for reading text: of a good size, turned, gray, with full contrast. */
+async function prepareForText(picture: ImageBitmap, turn: Turn): Promise<Blob> {
+  const [canvas, image] = draw(picture, TEXT_SIDE / Math.max(picture.width, picture.height), turn);
+  picture.close();
+  stretchContrast(image.data);
+  canvas.getContext("2d")?.putImageData(image, 0, 0);
+  return canvas.convertToBlob({ type: "image/png" });
+}
+
+/** Gray, from the darkest to the lightest hundredth: a dim photo reads like a bright one. */
+function stretchContrast(pixels: Uint8ClampedArray): void {
+  const counts = new Uint32Array(256);
+  for (let at = 0; at < pixels.length; at += 4) {
+    const gray = Math.round(0.3 * (pixels[at] ?? 0) + 0.59 * (pixels[at + 1] ?? 0) + 0.11 * (pixels[at + 2] ?? 0));
+    pixels[at] = gray;
+    counts[gray] = (counts[gray] ?? 0) + 1;
+  }
+  const hundredth = pixels.length / 4 / 100;
+  const dark = edge(counts, hundredth, (level) => level);
+  const light = 255 - edge(counts, hundredth, (level) => 255 - level);
+  const span = Math.max(1, light - dark);
+  for (let at = 0; at < pixels.length; at += 4) {
+    const gray = (((pixels[at] ?? 0) - dark) / span) * 255;
+    pixels[at] = gray;
+    pixels[at + 1] = gray;
+    pixels[at + 2] = gray;
+  }
+}
+
+/** The level by which so many pixels are passed. */
+function edge(counts: Uint32Array, most: number, levelAt: (step: number) => number): number {
+  let passed = 0;
+  for (let step = 0; step < 256; step++) {
+    passed += counts[levelAt(step)] ?? 0;
+    if (passed > most) return step;
+  }
+  return 0;
+}
+
+const api = { readPicture, prepareForText };
+export type PictureReader = typeof api;
+expose(api);

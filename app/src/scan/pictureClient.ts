@@ -1,0 +1,19 @@
+import { transfer, wrap, type Remote } from "comlink";
+import type { FoundCode, PictureReader, Turn } from "./picture.worker";
+
+let client: Remote<PictureReader> | undefined;
+
+function open(): Remote<PictureReader> {
+  client ??= wrap<PictureReader>(new Worker("/workers/picture.js"));
+  return client;
+}
+
+/** The codes in a picture, read in a worker; the picture is given away. */
+export function readCodes(picture: ImageBitmap): Promise<FoundCode[]> {
+  return open().readPicture(transfer(picture, [picture]));
+}
+
+/** A picture made ready for reading text, in a worker; the picture is given away. */
+export function prepareForText(picture: ImageBitmap, turn: Turn): Promise<Blob> {
+  return open().prepareForText(transfer(picture, [picture]), turn);
+}

@@ -1,0 +1,62 @@
+import { useQuery } from "@tanstack/react-query";
+import { useDeferredValue, useState } from "react";
+import { View } from "react-native";
+import { routes, type FoundCustomer } from "@mechanon/contract";
+import { call } from "../api/call";
+import { errorWords } from "../api/problem";
+import { CustomerLine } from "../customers/CustomerLine";
+import { Field } from "../ui/Field";
+import { Notice } from "../ui/Notice";
+import { SPACE } from "../ui/theme";
+import { Words } from "../ui/Words";
+
+export interface CustomerSearchProps {
+  label: string;
+  /** What pressing one does, for screen readers. */
+  verb: string;
+  onChoose: (found: FoundCustomer) => void;
+}
+
+const MOST_SHOWN = 6;
+const FEWEST = 2;
+
+/** Picks a customer by name, phone, plate or VIN. */
+export function CustomerSearch({ label, verb, onChoose }: CustomerSearchProps) {
+  const [typed, setTyped] = useState("");
+  const query = useDeferredValue(typed.trim());
+  const { data, error, refetch } = useQuery({
+    queryKey: ["search", query],
+    queryFn: () => call(routes.search, { query: { q: query } }),
+    enabled: query.length >= FEWEST,
+    placeholderData: (before) => before,
+  });
+  const shown = query.length >= FEWEST ? (data?.customers.slice(0, MOST_SHOWN) ?? []) : [];
+  return (
+    <View style={{ gap: SPACE.s }}>
+      <Field
+        label={label}
+        value={typed}
+        onChangeText={setTyped}
+        placeholder="Name, phone, plate"
+        maxLength={100}
+        autoComplete="off"
+      />
+      {error ? (
+        <Notice text={errorWords(error)} action={{ label: "Try again", onPress: () => void refetch() }} />
+      ) : null}
+      {data && query.length >= FEWEST && shown.length === 0 ? (
+        <Words tone="muted">Nobody is found by that. Make the customer first, under Find.</Words>
+      ) : null}
+      {shown.map((found) => (
+        <CustomerLine
+          key={found.customer.id}
+          found={found}
+          typed={query}
+          verb={verb}
+          role="button"
+          onPress={() => onChoose(found)}
+        />
+      ))}
+    </View>
+  );
+}

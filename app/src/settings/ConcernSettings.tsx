@@ -1,0 +1,178 @@
+import { useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
+import { StyleSheet, View } from "react-native";
+import { fillGaps, gapsOf, type ConcernPhrase } from "@mechanon/core";
+import { routes, type BusinessView } from "@mechanon/contract";
+import { v7 as uuid } from "uuid";
+import { call } from "../api/call";
+import { errorWords } from "../api/problem";
+import { useBusiness } from "../session/useSession";
+import { Button } from "../ui/Button";
+import { Choices } from "../ui/Choices";
+import { useColors } from "../ui/face";
+import { Field } from "../ui/Field";
+import { Heading } from "../ui/Heading";
+import { Notice } from "../ui/Notice";
+import { Press } from "../ui/Press";
+import { Screen } from "../ui/Screen";
+import { SPACE } from "../ui/theme";
+import { Waiting } from "../ui/Waiting";
+import { Words } from "../ui/Words";
+import { listed, readListed } from "./listed";
+
+const KINDS = [
+  { value: "fault", label: "Fault" },
+  { value: "wish", label: "Wish" },
+] as const;
+
+/** The library of concerns: its phrases by area, and what their gaps are filled with. */
+export function ConcernSettings() {
+  const business = useBusiness();
+  if (!business)
+    return (
+      <Screen title="Ready phrases">
+        <Waiting label="Loading the phrases" />
+      </Screen>
+    );
+  return <Library settings={business.settings} />;
+}
+
+function Library({ settings }: { settings: BusinessView["settings"] }) {
+  const colors = useColors();
+  const queries = useQueryClient();
+  const [phrases, setPhrases] = useState(settings.concerns);
+  const [gaps, setGaps] = useState(settings.concernGaps.map((gap) => ({ ...gap, choices: listed(gap.choices) })));
+  const [wanted, setWanted] = useState("");
+  const [openId, setOpenId] = useState<string | null>(null);
+  const [said, setSaid] = useState<{ kind: "fault" | "note"; text: string } | null>(null);
+  const change = (id: string, part: Partial<ConcernPhrase>): void =>
+    setPhrases(phrases.map((phrase) => (phrase.id === id ? { ...phrase, ...part } : phrase)));
+  const shown = phrases.filter(({ text, area }) =>
+    `${text} ${area}`.toLowerCase().includes(wanted.trim().toLowerCase()),
+  );
+  const areas = [...new Set(shown.map(({ area }) => area))];
+  const unknown = [...new Set(phrases.flatMap(({ text }) => gapsOf(text)))].filter(
+    (name) => !gaps.some((gap) => gap.name === name),
+  );
+  const save = async (): Promise<void> => {
+    try {
+      await call(routes.changeConcerns, {
+        body: {
+          concerns: phrases,
+          concernGaps: gaps.map(({ name, choices }) => ({ name, choices: readListed(choices) })),
+        },
+      });
+      setSaid({ kind: "note", text: "Saved. New work orders offer these phrases from now on." });
+      await queries.invalidateQueries({ queryKey: ["business"] });
+    } catch (error) {
+      setSaid({ kind: "fault", text: errorWords(error) });
+    }
+  };
+  const add = (): void => {
+    const id = uuid();
+    setPhrases([...phrases, { id, text: "", kind: "fault", area: areas[0] ?? "Service" }]);
+    setWanted("");
+    setOpenId(id);
+  };
+  return (
+    <Screen
+      title="Ready phrases"
+      measured
+      foot={
+        <>
+          {said ? <Notice kind={said.kind} text={said.text} /> : null}
+          <Button kind="next" label="Save the phrases" onPress={() => void save()} testID="save-concerns" />
+        </>
+      }
+    >
+      <Heading level={1}>Ready phrases</Heading>
+      <Words tone="muted">
+        A gap is written in braces, such as “Hums {"{when}"}”. Whoever writes a concern down fills it by touch, or
+        leaves it open.
+      </Words>
+      <Field label="Search the phrases" value={wanted} onChangeText={setWanted} maxLength={60} autoComplete="off" />
+      <Button label="Add a phrase" onPress={add} testID="add-phrase" />
+      {areas.map((area) => (
+        <View key={area} style={styles.list}>
+          <Heading level={2}>{area}</Heading>
+          {shown
+            .filter((phrase) => phrase.area === area)
+            .map((phrase) =>
+              openId === phrase.id ? (
+                <View key={phrase.id} style={[styles.open, { borderColor: colors.petrol }]}>
+                  <Field
+                    label="Phrase"
+                    value={phrase.text}
+                    onChangeText={(text) => change(phrase.id, { text })}
+                    hint={`Without its gaps: ${fillGaps(phrase.text, {}) || "nothing yet"}`}
+                    maxLength={200}
+                  />
+                  <Choices
+                    label="Kind"
+                    options={KINDS}
+                    value={phrase.kind}
+                    onChoose={(kind) => change(phrase.id, { kind })}
+                  />
+                  <Area value={phrase.area} onChange={(next) => change(phrase.id, { area: next })} />
+                  <View style={styles.row}>
+                    <Button label="Done" onPress={() => setOpenId(null)} />
+                    <Button
+                      kind="quiet"
+                      label="Take it out"
+                      onPress={() => setPhrases(phrases.filter(({ id }) => id !== phrase.id))}
+                    />
+                  </View>
+                </View>
+              ) : (
+                <Press key={phrase.id} label={`Change ${phrase.text}`} onPress={() => setOpenId(phrase.id)}>
+                  <Words>{phrase.text}</Words>
+                </Press>
+              ),
+            )}
+        </View>
+      ))}
+      {shown.length === 0 ? <Words tone="muted">No phrase has that in it.</Words> : null}
+      <Heading level={2}>What gaps are filled with</Heading>
+      {unknown.length > 0 ? (
+        <Notice
+          kind="note"
+          text={`Nothing is offered yet for: ${unknown.join(", ")}.`}
+          action={{
+            label: "Add them below",
+            onPress: () => setGaps([...gaps, ...unknown.map((name) => ({ name, choices: "" }))]),
+          }}
+        />
+      ) : null}
+      {gaps.map(({ name, choices }) => (
+        <Field
+          key={name}
+          label={name}
+          hint="Separated by commas"
+          value={choices}
+          onChangeText={(text) => setGaps(gaps.map((gap) => (gap.name === name ? { ...gap, choices: text } : gap)))}
+          maxLength={1500}
+        />
+      ))}
+    </Screen>
+  );
+}
+
+/** The area is taken over when it is left, so that a phrase does not jump away with each letter. */
+function Area({ value, onChange }: { value: string; onChange: (area: string) => void }) {
+  const [typed, setTyped] = useState(value);
+  return (
+    <Field
+      label="Area"
+      value={typed}
+      onChangeText={setTyped}
+      onBlur={() => typed.trim() !== "" && onChange(typed.trim())}
+      maxLength={60}
+    />
+  );
+}
+
+const styles = StyleSheet.create({
+  list: { gap: SPACE.s },
+  open: { borderLeftWidth: 4, paddingLeft: SPACE.m, gap: SPACE.s },
+  row: { flexDirection: "row", gap: SPACE.s },
+});

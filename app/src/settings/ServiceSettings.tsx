@@ -1,0 +1,139 @@
+import { useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
+import { StyleSheet, View } from "react-native";
+import { routes, type BusinessView } from "@mechanon/contract";
+import { v7 as uuid } from "uuid";
+import { call } from "../api/call";
+import { errorWords } from "../api/problem";
+import { useBusiness } from "../session/useSession";
+import { Button } from "../ui/Button";
+import { useColors } from "../ui/face";
+import { Field } from "../ui/Field";
+import { Heading } from "../ui/Heading";
+import { Notice } from "../ui/Notice";
+import { Screen } from "../ui/Screen";
+import { SPACE } from "../ui/theme";
+import { Tick } from "../ui/Tick";
+import { Waiting } from "../ui/Waiting";
+import { Words } from "../ui/Words";
+import { wholeNumber } from "./wholeNumber";
+
+/** The owner's services: how often each is due where the spec sheet is not followed, and which jobs do it. */
+export function ServiceSettings() {
+  const business = useBusiness();
+  if (!business)
+    return (
+      <Screen title="Services">
+        <Waiting label="Loading the services" />
+      </Screen>
+    );
+  return <Services business={business} />;
+}
+
+function Services({ business }: { business: BusinessView }) {
+  const colors = useColors();
+  const queries = useQueryClient();
+  const [services, setServices] = useState(
+    business.settings.intervals.map((each) => ({
+      ...each,
+      miles: each.miles === null ? "" : String(each.miles),
+      months: each.months === null ? "" : String(each.months),
+    })),
+  );
+  const [said, setSaid] = useState<{ kind: "fault" | "note"; text: string } | null>(null);
+  const change = (id: string, part: Partial<(typeof services)[number]>): void =>
+    setServices(services.map((service) => (service.id === id ? { ...service, ...part } : service)));
+  const save = async (): Promise<void> => {
+    try {
+      await call(routes.changeIntervals, {
+        body: {
+          intervals: services.map((service) => ({
+            ...service,
+            miles: wholeNumber(service.miles),
+            months: wholeNumber(service.months),
+          })),
+        },
+      });
+      setSaid({ kind: "note", text: "Saved. What is due goes by this from now on." });
+      await queries.invalidateQueries();
+    } catch (error) {
+      setSaid({ kind: "fault", text: errorWords(error) });
+    }
+  };
+  return (
+    <Screen
+      title="Services"
+      measured
+      foot={
+        <>
+          {said ? <Notice kind={said.kind} text={said.text} /> : null}
+          <Button kind="next" label="Save the services" onPress={() => void save()} testID="save-services" />
+        </>
+      }
+    >
+      <Heading level={1}>Services and how often</Heading>
+      <Words tone="muted">
+        By miles or months, whichever comes first. Both empty: as the spec sheet of the car says. With a customer it can
+        be agreed otherwise, on the car.
+      </Words>
+      {services.map(({ id, title, miles, months, jobIds }) => (
+        <View key={id} style={[styles.service, { borderColor: colors.hairline }]}>
+          <Field label="Service" value={title} onChangeText={(text) => change(id, { title: text })} maxLength={80} />
+          <View style={styles.row}>
+            <Field
+              label={`Miles, ${title}`}
+              value={miles}
+              onChangeText={(text) => change(id, { miles: text })}
+              inputMode="numeric"
+              maxLength={7}
+              style={styles.grow}
+            />
+            <Field
+              label={`Months, ${title}`}
+              value={months}
+              onChangeText={(text) => change(id, { months: text })}
+              inputMode="numeric"
+              maxLength={3}
+              style={styles.grow}
+            />
+          </View>
+          <Words size="small" strong>
+            Done by these jobs
+          </Words>
+          {business.library
+            .filter(
+              (job) =>
+                job.area === "Service" ||
+                jobIds.includes(job.id) ||
+                title.toLowerCase().includes(job.title.toLowerCase()),
+            )
+            .map((job) => (
+              <Tick
+                key={job.id}
+                label={job.title}
+                value={jobIds.includes(job.id)}
+                onChange={(on) =>
+                  change(id, { jobIds: on ? [...jobIds, job.id] : jobIds.filter((each) => each !== job.id) })
+                }
+              />
+            ))}
+          <Button
+            kind="quiet"
+            label={`Take ${title || "it"} off the list`}
+            onPress={() => setServices(services.filter((each) => each.id !== id))}
+          />
+        </View>
+      ))}
+      <Button
+        label="Add a service"
+        onPress={() => setServices([...services, { id: uuid(), title: "", miles: "", months: "", jobIds: [] }])}
+      />
+    </Screen>
+  );
+}
+
+const styles = StyleSheet.create({
+  service: { borderTopWidth: 1, paddingTop: SPACE.m, gap: SPACE.s },
+  row: { flexDirection: "row", gap: SPACE.m },
+  grow: { flex: 1 },
+});
