@@ -29,17 +29,26 @@ async function read(image: ImageData): Promise<FoundCode[]> {
 /** Longest side a picture is looked at first; then as it is. */
 const FIRST_SIDE = 1600;
 
-/** The codes in a picture; looked at small first, since most fill the frame, then whole, then mirrored. */
+const UPRIGHT: Turn = { degrees: 0, mirrored: false };
+/** A code of bars is looked for along and across; at other angles the picture is turned. */
+const CODE_TURNS = [15, -15, 30, -30, 45];
+
+/** The codes in a picture; looked at small first, since most fill the frame, then whole, mirrored, turned. */
 async function readPicture(picture: ImageBitmap): Promise<FoundCode[]> {
   const longest = Math.max(picture.width, picture.height);
-  const tries = [
-    { scale: Math.min(1, FIRST_SIDE / longest), mirrored: false },
-    ...(longest > FIRST_SIDE ? [{ scale: 1, mirrored: false }] : []),
-    { scale: Math.min(1, FIRST_SIDE / longest), mirrored: true },
+  const small = Math.min(1, FIRST_SIDE / longest);
+  const tries: { scale: number; turn: Turn }[] = [
+    { scale: small, turn: UPRIGHT },
+    ...(longest > FIRST_SIDE ? [{ scale: 1, turn: UPRIGHT }] : []),
+    { scale: small, turn: { degrees: 0, mirrored: true } },
+    ...CODE_TURNS.map((degrees) => ({ scale: small, turn: { degrees, mirrored: false } })),
   ];
   try {
-    for (const { scale, mirrored } of tries) {
-      const found = await read(draw(picture, scale, { degrees: 0, mirrored })[1]);
+    for (const { scale, turn } of tries) {
+      const image = draw(picture, scale, turn)[1];
+      // As it is first: stretching takes time, and a dim code is the exception.
+      if (turn !== UPRIGHT) stretchContrast(image.data);
+      const found = await read(image);
       if (found.length > 0) return found;
     }
     return [];

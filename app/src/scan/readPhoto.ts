@@ -19,10 +19,15 @@ const TURNS: readonly Turn[] = [
   { degrees: 90, mirrored: false },
   { degrees: 270, mirrored: false },
   { degrees: 180, mirrored: false },
-  { degrees: 12, mirrored: false },
-  { degrees: -12, mirrored: false },
+  { degrees: 6, mirrored: false },
+  { degrees: -6, mirrored: false },
+  { degrees: 13, mirrored: false },
+  { degrees: -13, mirrored: false },
   { degrees: 0, mirrored: true },
 ];
+
+/** Nobody waits longer in a driveway; what was found by then is shown. */
+const LONGEST_MS = 20_000;
 
 /**
  * Reads the VIN or plate in a photo: its codes first, then its text, turned until something is found.
@@ -50,9 +55,14 @@ export async function readPhoto(
       plates: [],
     };
   let best: PhotoReading = { from: "text", vins: [], plates: [] };
+  const started = performance.now();
   for (const turn of TURNS) {
+    if (performance.now() - started > LONGEST_MS) break;
     onStep(turn === TURNS[0] ? "text" : "turned");
-    const text = await readText([await prepareForText(await createImageBitmap(picture), turn)]);
+    const text = await readText(
+      await prepareForText(await createImageBitmap(picture), turn),
+      turn === TURNS[0] ? "thorough" : "quick",
+    );
     signal.throwIfAborted();
     const { vins: read, plates } = await vinClient().readText(text);
     if (best.vins.length === 0 && best.plates.length === 0) best = { from: "text", vins: read, plates };

@@ -3,10 +3,6 @@ import type { Worker as TextWorker } from "tesseract.js";
 const FILES = "/scan/text";
 /** Letters and digits of VINs and plates; what no VIN has is put right afterwards. */
 const LETTERS = "ABCDEFGHIJKLMNOPQRSTUVWXYZ0123456789 -";
-/** One block of text: labels have a few lines. */
-const BLOCK = "6";
-/** Words wherever they stand, for a plate in the middle of a photo. */
-const SPARSE = "11";
 
 let worker: Promise<TextWorker> | undefined;
 
@@ -30,14 +26,13 @@ function open(): Promise<TextWorker> {
   return worker;
 }
 
-/** The text in a picture, as read in a worker; each picture by both ways of looking. */
-export async function readText(pictures: readonly Blob[]): Promise<string> {
-  const reader = await open();
+/** The text in a picture, as read in a worker. @param effort - `thorough`: also words that stand alone somewhere. */
+export async function readText(picture: Blob, effort: "quick" | "thorough"): Promise<string> {
+  const [reader, { PSM }] = await Promise.all([open(), import("tesseract.js")]);
   const texts: string[] = [];
-  for (const picture of pictures)
-    for (const mode of [BLOCK, SPARSE]) {
-      await reader.setParameters({ tessedit_pageseg_mode: mode as never });
-      texts.push((await reader.recognize(picture)).data.text);
-    }
+  for (const mode of effort === "thorough" ? [PSM.SINGLE_BLOCK, PSM.SPARSE_TEXT] : [PSM.SINGLE_BLOCK]) {
+    await reader.setParameters({ tessedit_pageseg_mode: mode });
+    texts.push((await reader.recognize(picture)).data.text);
+  }
   return texts.join("\n");
 }

@@ -5,6 +5,7 @@ import { Linking, View } from "react-native";
 import { routes } from "@mechanon/contract";
 import { call } from "../api/call";
 import { errorWords } from "../api/problem";
+import { forgetKept } from "../offline/orKept";
 import { forgetViews } from "../sync/store";
 import { SyncLine } from "../sync/SyncLine";
 import { Button } from "../ui/Button";
@@ -36,6 +37,7 @@ export function Me() {
     try {
       await call(routes.signOut, {});
       forgetViews();
+      forgetKept();
       queries.setQueryData(["me"], null);
     } catch (error) {
       setFault(errorWords(error));

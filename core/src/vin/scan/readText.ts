@@ -10,6 +10,8 @@ export interface ReadVin {
 }
 
 const NEVER_IN_VIN: Readonly<Record<string, string>> = { I: "1", O: "0", Q: "0" };
+/** Words around a VIN make stretches of 17, too; a VIN ends with its number. */
+const SERIAL = /\d{4}$/;
 const MOST = 4;
 
 /**
@@ -27,13 +29,10 @@ export function vinsInText(text: string, context: VinContext): ReadVin[] {
   };
   for (const read of windows(text)) {
     const vin = [...read].map((character) => NEVER_IN_VIN[character] ?? character).join("");
-    if ((vin.match(/\d/g) ?? []).length < 4) continue;
-    if (isSound(vin)) add(vin, read);
-    else {
-      const report = decodeVin(vin, context);
-      for (const { vin: meant } of report.suggestions.slice(0, 3)) add(meant, read);
-      if (report.maker !== null) add(vin, read);
-    }
+    if (!SERIAL.test(vin)) continue;
+    const report = decodeVin(vin, context);
+    for (const { vin: meant } of report.suggestions.slice(0, 3)) if (SERIAL.test(meant)) add(meant, read);
+    if (report.maker !== null) add(vin, read);
   }
   return [...found.values()]
     .sort((a, b) => Number(b.checkDigitOk) - Number(a.checkDigitOk) || a.changed - b.changed)
