@@ -1,5 +1,5 @@
 import { useQueryClient } from "@tanstack/react-query";
-import { useState } from "react";
+import { useEffect, useState } from "react";
 import { StyleSheet, View } from "react-native";
 import { SPEC_FIELDS, showDate, specFault, specLines, type SpecKey } from "@mechanon/core";
 import { routes, type VehicleSheet } from "@mechanon/contract";
@@ -37,6 +37,12 @@ export function SpecsPart({ sheet }: { sheet: VehicleSheet }) {
     }
   };
   const params = { id: vehicle.id };
+  const isNamed = vehicle.year !== null && vehicle.make !== null && vehicle.model !== null;
+  // Asked once by itself; again only when somebody wants it.
+  useEffect(() => {
+    if (specs === null && isNamed) void run(() => call(routes.refreshSpecs, { params }));
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [vehicle.id]);
   const correct = (key: SpecKey, value: string | null): Promise<void> =>
     run(() => call(routes.correctSpec, { params, body: { key, value } }));
   return (

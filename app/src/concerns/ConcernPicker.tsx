@@ -9,13 +9,9 @@ import { Press } from "../ui/Press";
 import { SPACE } from "../ui/theme";
 import { Words } from "../ui/Words";
 import { PhraseEditor } from "./PhraseEditor";
+import type { PickedConcern } from "./pickedConcern";
 import { inRecentOrder, useRecentPhrases } from "./recentPhrases";
 
-export interface PickedConcern {
-  text: string;
-  kind: "fault" | "wish";
-  phraseId: string | null;
-}
 export interface ConcernPickerProps {
   phrases: readonly ConcernPhrase[];
   gaps: readonly ConcernGap[];

@@ -13,7 +13,7 @@ import { useColors } from "../ui/face";
 import { Field } from "../ui/Field";
 import { SPACE } from "../ui/theme";
 import { Words } from "../ui/Words";
-import type { PickedConcern } from "./ConcernPicker";
+import type { PickedConcern } from "./pickedConcern";
 
 export interface PhraseEditorProps {
   concern: PickedConcern;

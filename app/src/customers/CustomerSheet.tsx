@@ -142,6 +142,19 @@ function Loaded({ sheet, reload }: { sheet: Sheet; reload: () => void }) {
             <CarFacts car={vehicle} />
           </Press>
         ))}
+        {sheet.drives.map(({ vehicle, ownerName, role }) => (
+          <Press
+            key={vehicle.id}
+            role="link"
+            label={`${role} of ${showVehicle(vehicle)}, ${ownerName}'s`}
+            onPress={() => router.navigate(`/cars/${vehicle.id}`)}
+          >
+            <Words strong tone="petrol">
+              {showVehicle(vehicle)}
+            </Words>
+            <Words tone="muted">{`${role}; it belongs to ${ownerName}`}</Words>
+          </Press>
+        ))}
       </>,
     ),
     part(

@@ -24,7 +24,7 @@ export function CarByHand({ business }: { business: BusinessView }) {
         kind: "new",
         vinNote: null,
         guess: {
-          vin: null,
+          vin: draft.serial.trim() || null,
           plate: plate || null,
           region,
           year,
@@ -63,6 +63,16 @@ export function CarByHand({ business }: { business: BusinessView }) {
         value={draft.model}
         onChangeText={(model) => change({ model })}
         maxLength={120}
+        autoComplete="off"
+      />
+      <Field
+        label="Serial number or old VIN, if it has one"
+        mono
+        autoCapitalize="characters"
+        value={draft.serial}
+        onChangeText={(serial) => change({ serial })}
+        hint="Cars before 1981 have one of their maker's own length"
+        maxLength={40}
         autoComplete="off"
       />
       <PlateFields business={business} />

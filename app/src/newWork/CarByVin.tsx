@@ -62,6 +62,13 @@ export function CarByVin() {
           ))}
         </View>
       ) : null}
+      {vin.length > 0 && vin.length !== VIN_LENGTH ? (
+        <Button
+          kind="quiet"
+          label="It has another length: go on by hand"
+          onPress={() => change({ carWay: "hand", serial: draft.vin.trim() })}
+        />
+      ) : null}
       {isReadable && isUnchecked ? (
         <Notice
           kind="note"

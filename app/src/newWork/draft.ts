@@ -2,7 +2,7 @@ import { v7 as uuid } from "uuid";
 import { create } from "zustand";
 import { persist } from "zustand/middleware";
 import type { FoundCustomer, Vehicle, VehicleGuess } from "@mechanon/contract";
-import type { PickedConcern } from "../concerns/ConcernPicker";
+import type { PickedConcern } from "../concerns/pickedConcern";
 import type { Slot } from "./SlotPicker";
 
 /** What the call needs of a customer we know. */
@@ -50,6 +50,8 @@ export interface Draft {
   plate: string;
   plateRegion: string;
   vin: string;
+  /** Of what is typed by hand: from before 1981, or no car at all. */
+  serial: string;
   year: string;
   make: string;
   model: string;
@@ -89,6 +91,7 @@ function emptyDraft(): Draft {
     plate: "",
     plateRegion: "",
     vin: "",
+    serial: "",
     year: "",
     make: "",
     model: "",

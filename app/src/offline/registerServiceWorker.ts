@@ -2,7 +2,7 @@
 export function registerServiceWorker(): void {
   if (typeof navigator === "undefined" || !("serviceWorker" in navigator)) return;
   navigator.serviceWorker.register("/sw.js").catch((error: unknown) => {
-    // A private window or an insecure address; nothing the person could do about it.
-    console.warn("the app cannot be kept on this device", error);
+    // A private window or an insecure address; nothing the person could do about it, so it is only on record.
+    reportError(error);
   });
 }

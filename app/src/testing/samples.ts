@@ -126,7 +126,7 @@ export function customerSample(over: Partial<Customer> = {}): Customer {
 /** A customer with one car and nothing else. */
 export function sheetSample(over: Partial<CustomerSheet> = {}): CustomerSheet {
   return {
-    customer: customerSample(), vehicles: [vehicleSample()], openWork: [], comingVisits: [], lastVisits: [], owedCents: 0, later: [], messages: [],
+    customer: customerSample(), vehicles: [vehicleSample()], drives: [], openWork: [], comingVisits: [], lastVisits: [], owedCents: 0, later: [], messages: [],
     pastWork: [], pastWorkCount: 0, merges: [], ...over,
   }; // prettier-ignore
 }

@@ -38,6 +38,8 @@ export const mergeDone = z.object({
 export const customerSheet = z.object({
   customer,
   vehicles: z.array(vehicle),
+  /** Cars of others that they drive, or are otherwise linked to. */
+  drives: z.array(z.object({ vehicle, ownerName: z.string(), role: z.string() })),
   openWork: z.array(workOrderSummary),
   comingVisits: z.array(customerVisit),
   lastVisits: z.array(customerVisit),

@@ -1,7 +1,7 @@
 import { jobTotals, showVehicle, type WorkOrderState } from "@mechanon/core";
 import type { CustomerSheet, CustomerVisit } from "@mechanon/contract";
 import { Op, QueryTypes, type Sequelize } from "sequelize";
-import { CustomerMerge, CustomerRow, Person, VehicleRow, WorkOrderRow } from "../db/models";
+import { CustomerMerge, CustomerRow, Person, VehiclePersonRow, VehicleRow, WorkOrderRow } from "../db/models";
 import type { Scope } from "../scope";
 import { toVehicle } from "../vehicles/toVehicle";
 import { listWorkOrders } from "../workOrders/summaries";
@@ -21,7 +21,7 @@ export async function customerSheet(db: Sequelize, scope: Scope, askedId: string
   const { businessId } = scope;
   const customer = await findCustomer(scope, askedId);
   const { id } = customer;
-  const [vehicles, openWork, pastWork, pastWorkCount, owed, laterRows, coming, last, messages, merges] =
+  const [vehicles, openWork, pastWork, pastWorkCount, owed, laterRows, coming, last, messages, merges, drives] =
     await Promise.all([
       VehicleRow.findAll({ where: { businessId, customerId: id }, order: ["year", "id"] }),
       listWorkOrders(scope, { customerId: id, waitsFor: { [Op.ne]: null } }, { order: [["openedAt", "DESC"]], limit: MOST_OPEN }),
@@ -38,11 +38,13 @@ export async function customerSheet(db: Sequelize, scope: Scope, askedId: string
       lastVisits(db, businessId, id),
       lastMessages(db, businessId, id),
       mergesInto(businessId, id),
+      drivenBy(businessId, id),
     ]); // prettier-ignore
   const carNames = new Map(vehicles.map((car) => [car.id, showVehicle(car)]));
   return {
     customer: toCustomer(customer),
     vehicles: vehicles.map(toVehicle),
+    drives,
     openWork,
     comingVisits: coming,
     lastVisits: last,
@@ -54,6 +56,22 @@ export async function customerSheet(db: Sequelize, scope: Scope, askedId: string
     pastWorkCount,
     merges,
   };
+}
+
+/** Cars of others that somebody is linked to. */
+async function drivenBy(businessId: string, customerId: string): Promise<CustomerSheet["drives"]> {
+  const links = await VehiclePersonRow.findAll({ where: { businessId, customerId } });
+  if (links.length === 0) return [];
+  const cars = await VehicleRow.findAll({ where: { businessId, id: links.map(({ vehicleId }) => vehicleId) } });
+  const owners = await CustomerRow.findAll({
+    attributes: ["id", "name"],
+    where: { businessId, id: cars.map((car) => car.customerId) },
+  });
+  return cars.map((car) => ({
+    vehicle: toVehicle(car),
+    ownerName: owners.find(({ id }) => id === car.customerId)?.name ?? "",
+    role: links.find(({ vehicleId }) => vehicleId === car.id)?.role ?? "",
+  }));
 }
 
 /** A page of work that is over, newest first. */

@@ -7,7 +7,11 @@ export function webRoutes(router: Router, webDir: string): void {
   if (!existsSync(join(webDir, "index.html"))) return;
   router.use("/_expo", express.static(join(webDir, "_expo"), { immutable: true, maxAge: "1y", fallthrough: true }));
   router.use("/assets", express.static(join(webDir, "assets"), { immutable: true, maxAge: "1y", fallthrough: true }));
-  router.use(["/vin", "/scan"], packed(webDir), express.static(webDir, { index: false, immutable: true, maxAge: "1y" }));
+  router.use(
+    ["/vin", "/scan"],
+    packed(webDir),
+    express.static(webDir, { index: false, immutable: true, maxAge: "1y" }),
+  );
   router.use(express.static(webDir, { index: false, maxAge: 0 }));
   router.get(/^\/(?!api\/|_expo\/|assets\/|vin\/|scan\/|workers\/).*/, (req, res, next) => {
     if (!req.accepts("html")) return next();

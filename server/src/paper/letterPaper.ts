@@ -15,12 +15,12 @@ const ROW_HEIGHT = 24;
 /** A sheet of Letter paper that is written from the top down. */
 export interface LetterPaper {
   doc: PDFKit.PDFDocument;
-  say(text: string, size?: number, font?: "regular" | "bold", color?: string): void;
-  rule(): void;
+  say: (text: string, size?: number, font?: "regular" | "bold", color?: string) => void;
+  rule: () => void;
   /** A line with something at its right end; it is kept whole. */
-  row(left: string, right: string, font?: "regular" | "bold", color?: string, rightWidth?: number): void;
+  row: (left: string, right: string, font?: "regular" | "bold", color?: string, rightWidth?: number) => void;
   /** Ends the paper. */
-  finish(): Promise<Buffer>;
+  finish: () => Promise<Buffer>;
 }
 
 /** Letter paper with the app's own font, its text selectable. */

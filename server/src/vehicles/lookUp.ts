@@ -7,7 +7,7 @@ import { OutsideError } from "../outside/http";
 import type { RegisterCar } from "../outside/outside";
 import type { Deps, Scope } from "../scope";
 import { listWorkOrders } from "../workOrders/summaries";
-import { peopleOf } from "./people";
+import { peopleOf } from "./peopleOf";
 import { readPlate } from "./service";
 import { toVehicle } from "./toVehicle";
 

@@ -1,30 +1,13 @@
-import type { Vehicle, VehiclePerson } from "@mechanon/contract";
-import { QueryTypes, type Sequelize, type Transaction } from "sequelize";
+import type { Vehicle } from "@mechanon/contract";
+import { QueryTypes, type Sequelize } from "sequelize";
 import { v7 as uuid } from "uuid";
-import { findCustomer, findLiveCustomer } from "../customers/service";
+import { findLiveCustomer } from "../customers/service";
 import { VehicleMove, VehiclePersonRow } from "../db/models";
 import { AppError } from "../http/errors";
 import type { Scope } from "../scope";
 import { indexCustomers } from "../search/indexCustomers";
 import { concerned, findVehicle, requireVersion } from "./service";
 import { toVehicle } from "./toVehicle";
-
-/** Who has to do with cars without owning them. */
-export async function peopleOf(
-  businessId: string,
-  vehicleIds: readonly string[],
-  transaction?: Transaction,
-): Promise<(VehiclePerson & { vehicleId: string })[]> {
-  const links = await VehiclePersonRow.findAll({ where: { businessId, vehicleId: [...vehicleIds] }, transaction });
-  if (links.length === 0) return [];
-  const people: (VehiclePerson & { vehicleId: string })[] = [];
-  for (const { vehicleId, customerId, role } of links) {
-    // Somebody whose record became part of another's is that other one.
-    const { id, name } = await findCustomer({ businessId }, customerId, transaction);
-    people.push({ vehicleId, customerId: id, role, name });
-  }
-  return people.sort((a, b) => a.name.localeCompare(b.name));
-}
 
 /**
  * Gives a car to another customer: its history goes along, work orders and bills stay whose they are. Whoever it comes

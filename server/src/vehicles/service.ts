@@ -9,7 +9,7 @@ import { findLiveCustomer } from "../customers/service";
 import { AppError } from "../http/errors";
 import type { Scope } from "../scope";
 import { indexCustomers } from "../search/indexCustomers";
-import { peopleOf } from "./people";
+import { peopleOf } from "./peopleOf";
 import { toVehicle } from "./toVehicle";
 
 /** @throws {AppError} `vehicle/not-found`, also for another business's car. */

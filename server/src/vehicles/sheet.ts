@@ -16,7 +16,8 @@ import { WorkOrderRow } from "../db/models";
 import type { Scope } from "../scope";
 import { loadRules } from "../settings/service";
 import { listWorkOrders } from "../workOrders/summaries";
-import { movesOf, peopleOf } from "./people";
+import { movesOf } from "./people";
+import { peopleOf } from "./peopleOf";
 import { findVehicle } from "./service";
 import { toVehicle } from "./toVehicle";
 

@@ -60,7 +60,7 @@ export interface SpecLine {
 export function specLines(sheet: SpecSheet | null, corrections: readonly SpecCorrection[]): SpecLine[] {
   return SPEC_FIELDS.flatMap(({ key, label, unit }) => {
     const latest = corrections.filter((correction) => correction.key === key).at(-1);
-    const correction = latest?.value != null ? latest : null;
+    const correction = latest === undefined || latest.value === null ? null : latest;
     const sourceValue = sheet?.values[key] ?? null;
     const value = correction?.value ?? sourceValue;
     return value === null ? [] : [{ key, label, unit, value, correction, sourceValue }];
