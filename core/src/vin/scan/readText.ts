@@ -12,6 +12,8 @@ export interface ReadVin {
 const NEVER_IN_VIN: Readonly<Record<string, string>> = { I: "1", O: "0", Q: "0" };
 /** Words around a VIN make stretches of 17, too; a VIN ends with its number. */
 const SERIAL = /\d{4}$/;
+/** Of the last five characters; one may be misread. */
+const FEWEST_DIGITS_AT_END = 3;
 const MOST = 4;
 
 /**
@@ -29,10 +31,10 @@ export function vinsInText(text: string, context: VinContext): ReadVin[] {
   };
   for (const read of windows(text)) {
     const vin = [...read].map((character) => NEVER_IN_VIN[character] ?? character).join("");
-    if (!SERIAL.test(vin)) continue;
+    if ((vin.slice(-5).match(/\d/g) ?? []).length < FEWEST_DIGITS_AT_END) continue;
     const report = decodeVin(vin, context);
     for (const { vin: meant } of report.suggestions.slice(0, 3)) if (SERIAL.test(meant)) add(meant, read);
-    if (report.maker !== null) add(vin, read);
+    if (report.maker !== null && SERIAL.test(vin)) add(vin, read);
   }
   return [...found.values()]
     .sort((a, b) => Number(b.checkDigitOk) - Number(a.checkDigitOk) || a.changed - b.changed)
