@@ -34,7 +34,9 @@ function keepVinTable(): string {
   const path = `vin/${hash(bytes)}.table`;
   mkdirSync(join(DIST, "vin"), { recursive: true });
   writeFileSync(join(DIST, path), bytes);
-  const packed = brotliCompressSync(bytes, { params: { [constants.BROTLI_PARAM_QUALITY]: constants.BROTLI_MAX_QUALITY } });
+  const packed = brotliCompressSync(bytes, {
+    params: { [constants.BROTLI_PARAM_QUALITY]: constants.BROTLI_MAX_QUALITY },
+  });
   writeFileSync(join(DIST, `${path}.br`), packed);
   return `/${path}`;
 }
@@ -51,7 +53,12 @@ function copy(from: string, to: string): void {
   copyFileSync(from, to);
 }
 
-async function bundle(entry: string, out: string, texts: Record<string, string>, code: Record<string, string> = {}): Promise<void> {
+async function bundle(
+  entry: string,
+  out: string,
+  texts: Record<string, string>,
+  code: Record<string, string> = {},
+): Promise<void> {
   await build({
     entryPoints: [join(ROOT, entry)],
     outfile: join(DIST, out),
@@ -72,7 +79,9 @@ async function bundle(entry: string, out: string, texts: Record<string, string>,
 function filesToKeep(): string[] {
   return walk(DIST)
     .map((path) => relative(DIST, path))
-    .filter((path) => !path.startsWith("scan/") && path !== "sw.js" && /\.(html|js|css|ttf|otf|woff2?|ico|table)$/.test(path));
+    .filter(
+      (path) => !path.startsWith("scan/") && path !== "sw.js" && /\.(html|js|css|ttf|otf|woff2?|ico|table)$/.test(path),
+    );
 }
 
 function walk(folder: string): string[] {

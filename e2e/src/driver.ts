@@ -7,8 +7,8 @@ export const PHONE = { name: "phone", width: 390, height: 844 } as const;
 export const WIDE = { name: "wide", width: 1280, height: 800 } as const;
 export type Viewport = typeof PHONE | typeof WIDE;
 
-/** Debian's Chromium, without the traffic of its own. */
-export function launchBrowser(): Promise<Browser> {
+/** Debian's Chromium, without the traffic of its own. @param more - further switches. */
+export function launchBrowser(more: readonly string[] = []): Promise<Browser> {
   return chromium.launch({
     executablePath: process.env.CHROMIUM ?? "/usr/bin/chromium",
     args: [
@@ -18,6 +18,7 @@ export function launchBrowser(): Promise<Browser> {
       "--disable-component-update",
       "--disable-sync",
       "--no-first-run",
+      ...more,
     ],
   });
 }

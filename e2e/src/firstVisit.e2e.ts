@@ -128,7 +128,7 @@ describe.each([
 
     // Money: a declined card first, then the card or cash.
     await driver.button("Card");
-    await fault("terminal", "declined", 1);
+    await servers.fault("terminal", "declined", 1);
     await driver.tap(page.getByTestId("take-card"));
     await page
       .getByRole("alert")
@@ -203,15 +203,6 @@ describe.each([
 async function checked(driver: Driver, name: string): Promise<void> {
   await driver.picture(name);
   expect({ screen: name, violations: await driver.violations() }).toEqual({ screen: name, violations: [] });
-}
-
-async function fault(service: string, name: string, times: number): Promise<void> {
-  const response = await fetch(`${servers.standins}/faults`, {
-    method: "POST",
-    headers: { "Content-Type": "application/json" },
-    body: JSON.stringify({ service, fault: name, times }),
-  });
-  expect(response.status).toBe(204);
 }
 
 async function textsTo(phone: string): Promise<string[]> {

@@ -89,7 +89,7 @@ describe("a price asked on the phone", () => {
   });
 
   it("tells when the register does not answer, and goes on by hand", async () => {
-    await fault("register", "down");
+    await servers.fault("register", "down");
     const driver = await signedIn(/Odile/);
     const { page } = driver;
     await driver.tap(page.getByRole("link", { name: "New", exact: true }));
@@ -102,7 +102,7 @@ describe("a price asked on the phone", () => {
     await driver.button("Yes, this one");
     await driver.tap(page.getByTestId("save-work"));
     await page.getByRole("heading", { name: "Edda Moor", level: 1 }).waitFor();
-    await fault("register", "none");
+    await servers.fault("register", "none");
     await driver.close();
   });
 });
@@ -166,12 +166,12 @@ describe("the outside", () => {
       await driver.tap(page.getByRole("link", { name: /Harbor Bread Deliveries, 2017 Ford Transit/ }).first());
     }
     await driver.button("Card");
-    await fault("terminal", "down");
+    await servers.fault("terminal", "down");
     await driver.tap(page.getByTestId("take-card"));
     await page.getByText(/not known whether the card was charged/).waitFor();
     await driver.picture("card-unknown");
     expect(await driver.violations()).toEqual([]);
-    await fault("terminal", "none");
+    await servers.fault("terminal", "none");
     await driver.tap(page.getByTestId("ask-terminal"));
     await page.getByTestId("part-money").getByText("Paid in full").waitFor();
     await driver.close();
@@ -237,12 +237,3 @@ it("reads at twice the size without losing anything sideways", async () => {
   expect(overflow).toBeLessThanOrEqual(0);
   await driver.close();
 });
-
-async function fault(service: string, name: string): Promise<void> {
-  const response = await fetch(`${servers.standins}/faults`, {
-    method: "POST",
-    headers: { "Content-Type": "application/json" },
-    body: JSON.stringify({ service, fault: name }),
-  });
-  expect(response.status).toBe(204);
-}

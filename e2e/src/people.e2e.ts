@@ -31,15 +31,6 @@ async function checked(driver: Driver, name: string): Promise<void> {
   expect({ screen: name, violations: await driver.violations() }).toEqual({ screen: name, violations: [] });
 }
 
-async function fault(service: string, name: string): Promise<void> {
-  const response = await fetch(`${servers.standins}/faults`, {
-    method: "POST",
-    headers: { "Content-Type": "application/json" },
-    body: JSON.stringify({ service, fault: name }),
-  });
-  expect(response.status).toBe(204);
-}
-
 it.each([PHONE, WIDE])("a returning caller is written down in a few taps on a $name screen", async (viewport) => {
   const driver = await signedIn(viewport);
   const { page } = driver;
@@ -156,7 +147,10 @@ it.each([PHONE, WIDE])("everything about a customer is a press away, on a $name 
   await page.getByRole("link", { name: /Later: Wiper blades/ }).waitFor();
   await driver.button(/^Last visits/);
   await driver.button(/^Past work/);
-  await page.getByRole("link", { name: /Work order \d+, Sunniva/ }).waitFor();
+  await page
+    .getByRole("link", { name: /Work order \d+, Sunniva/ })
+    .first()
+    .waitFor();
   await checked(driver, "customer-history");
   await page.goto(`${servers.url}/find`);
   await driver.type(SEARCH, "harbor");
@@ -253,8 +247,8 @@ it("asks newcomers what the owner wants, and erases whom the law says", async ()
 it("keeps what was typed when directory, postcodes and server are gone", async () => {
   const driver = await signedIn();
   const { page } = driver;
-  await fault("directory", "down");
-  await fault("postcodes", "down");
+  await servers.fault("directory", "down");
+  await servers.fault("postcodes", "down");
   await page.goto(`${servers.url}/customers/new`);
   await driver.type("Phone 1", "360 555 0141");
   await driver.type("Name or business", "Kept In Spite");
@@ -267,7 +261,7 @@ it("keeps what was typed when directory, postcodes and server are gone", async (
   await servers.startServer();
   await driver.tap(page.getByTestId("save-customer"));
   await page.getByRole("heading", { name: "Kept In Spite", level: 1 }).waitFor();
-  await fault("directory", "none");
-  await fault("postcodes", "none");
+  await servers.fault("directory", "none");
+  await servers.fault("postcodes", "none");
   await driver.close();
 });

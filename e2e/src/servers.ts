@@ -13,6 +13,8 @@ export interface Servers {
   standins: string;
   stopServer(): Promise<void>;
   startServer(): Promise<void>;
+  /** Makes a stand-in fail, or no longer; for so many requests, or until it is switched again. */
+  fault(service: string, name: string, times?: number): Promise<void>;
   stop(): Promise<void>;
 }
 
@@ -43,6 +45,14 @@ export async function startServers(): Promise<Servers> {
     async stopServer() {
       if (server) await end(server);
       server = null;
+    },
+    async fault(service, name, times) {
+      const response = await fetch(`${standins}/faults`, {
+        method: "POST",
+        headers: { "Content-Type": "application/json" },
+        body: JSON.stringify({ service, fault: name, times }),
+      });
+      if (response.status !== 204) throw new Error(`no such fault: ${service} ${name}`);
     },
     async stop() {
       await servers.stopServer();

@@ -52,12 +52,12 @@ export function CustomerSheet({ id }: { id: string }) {
 type Part = "cars" | "open" | "visits" | "later" | "past" | "lastVisits" | "messages" | "about" | "merge" | "privacy";
 
 /** Parts that have something in them to act on. */
-function standsOpen({ openWork, comingVisits, vehicles }: Sheet): Set<Part> {
+function standsOpen({ openWork, comingVisits, vehicles, drives }: Sheet): Set<Part> {
   return new Set<Part>([
     "about",
     ...(openWork.length > 0 ? (["open"] as const) : []),
     ...(comingVisits.length > 0 ? (["visits"] as const) : []),
-    ...(vehicles.length > 0 ? (["cars"] as const) : []),
+    ...(vehicles.length + drives.length > 0 ? (["cars"] as const) : []),
   ]);
 }
 
@@ -126,9 +126,11 @@ function Loaded({ sheet, reload }: { sheet: Sheet; reload: () => void }) {
     part(
       "cars",
       "Cars",
-      countOf(vehicles.length, "car"),
+      countOf(vehicles.length + sheet.drives.length, "car"),
       <>
-        {vehicles.length === 0 ? <Words tone="muted">No car yet. It comes with the first work order.</Words> : null}
+        {vehicles.length + sheet.drives.length === 0 ? (
+          <Words tone="muted">No car yet. It comes with the first work order.</Words>
+        ) : null}
         {vehicles.map((vehicle) => (
           <Press
             key={vehicle.id}

@@ -1,6 +1,15 @@
 import { fireEvent, screen, waitFor } from "@testing-library/react-native";
 import { BUSINESS, fakeServer, problemReply, show, type Asked, type Reply } from "../testing/harness";
-import { vehicleSample, customerSample, foundSample, sheetSample, viewSample } from "../testing/samples";
+import {
+  carSheetSample,
+  customerSample,
+  foundSample,
+  sheetSample,
+  stateSample,
+  vehicleSample,
+  viewSample,
+} from "../testing/samples";
+import { vinData } from "../testing/vinClient";
 import { visited } from "../testing/router";
 import { useDraft } from "./draft";
 import { NewWork } from "./NewWork";
@@ -118,7 +127,9 @@ it("offers who is known already, with their only car", async () => {
 
 it("says whose car a known plate is, and goes on for them", async () => {
   server({
-    "GET /api/plates/WA/FRY5083": { body: { guesses: [], known: { vehicle: CAR, customerName: CUSTOMER.name } } },
+    "GET /api/plates/WA/FRY5083": {
+      body: { guesses: [], known: { vehicle: CAR, customerName: CUSTOMER.name, people: [], openWork: [] } },
+    },
     [`GET /api/customers/${CUSTOMER.id}`]: { body: sheetSample({ customer: CUSTOMER, vehicles: [CAR] }) },
   });
   show(<NewWork />);
@@ -144,56 +155,175 @@ it("asks which car it is when a plate has two, and says when it has none", async
 });
 
 describe("by VIN", () => {
-  const report = {
-    vin: "3FA6P0H76FR193745",
-    checkDigit: { expected: "6", actual: "6", ok: true },
-    modelYear: 2015,
-    maker: "FORD",
-    make: "Ford",
-    model: "Fusion",
-    series: null,
-    trim: "SE",
-    bodyClass: null,
-    doors: 4,
-    drive: null,
-    transmission: null,
-    engine: { displacementL: 2.5, cylinders: 4, configuration: null, fuel: "Gasoline", horsepower: null, turbo: null },
-    gvwr: null,
-    plant: null,
-    country: null,
-    problems: [],
-    suggestions: [],
-  };
-  it("counts while it is typed, and asks only when it is whole", async () => {
-    const { asked } = server({ "GET /api/vins/3FA6P0H76FR193745": { body: { report, guess: GUESS, known: null } } });
-    show(<NewWork />);
+  const REPORT = { report: null, guess: GUESS, variants: { trims: [], engines: [], drives: [] }, known: null };
+  beforeEach(() => {
+    vinData.isMissing = false;
+  });
+  const type = (vin: string): void => {
     fireEvent.press(screen.getByRole("radio", { name: "VIN" }));
-    fireEvent.changeText(field("VIN"), "3fa6 p0h7");
+    fireEvent.changeText(field("VIN"), vin);
+  };
+
+  it("counts while it is typed, and asks whether we know the car only when it is whole", async () => {
+    const { asked } = server({ "GET /api/vins/3FA6P0H76FR193745": { body: REPORT } });
+    show(<NewWork />);
+    type("3fa6 p0h7");
     expect(screen.getByText("8 of 17 characters")).toBeTruthy();
     expect(asked.some(({ path }) => path.includes("/vins/"))).toBe(false);
-    fireEvent.changeText(field("VIN"), "3fa6p0h76fr193745");
-    fireEvent.press(await screen.findByTestId("confirm-car"));
+    server();
+    type("3fa6p0h76fr193745");
+    expect(await screen.findByText("2015 Ford Fusion")).toBeTruthy();
+    expect(await screen.findByText(/the VIN was read on this phone/)).toBeTruthy();
+    fireEvent.press(screen.getByTestId("confirm-car"));
     expect(useDraft.getState().draft.car).toMatchObject({ kind: "new", guess: { vin: "3FA6P0H76FR193745" } });
   });
-  it("tells which character is wrong and puts in what was meant", async () => {
-    const problems = [
-      { code: "illegal-character", message: 'Character 15 is "O", which no VIN has; it may be 0.', position: 15 },
-    ];
-    const suggestions = [{ vin: "3FA6P0H76FR193045", changes: [{ position: 15, from: "O", to: "0" }] }];
-    server({
-      "GET /api/vins/3FA6P0H76FR193O45": {
-        body: { report: { ...report, problems, suggestions }, guess: GUESS, known: null },
-      },
-      "GET /api/vins/3FA6P0H76FR193045": { body: { report, guess: GUESS, known: null } },
-    });
+
+  it("marks which character is wrong and puts in what was meant", async () => {
+    server();
     show(<NewWork />);
-    fireEvent.press(screen.getByRole("radio", { name: "VIN" }));
-    fireEvent.changeText(field("VIN"), "3FA6P0H76FR193O45");
-    await screen.findByText(/Character 15 is "O"/);
+    type("3FA6POH76FR193745");
+    await screen.findByText(/Character 6 is "O"/);
+    expect(screen.getByLabelText(/Look again at character 6/)).toBeTruthy();
     expect(screen.queryByTestId("confirm-car")).toBeNull();
-    fireEvent.press(screen.getByRole("button", { name: "3FA6P0H76FR193045 (15: O is 0)" }));
+    fireEvent.press(screen.getByRole("button", { name: "3FA6P0H76FR193745 (6: O is 0)" }));
     expect(await screen.findByTestId("confirm-car")).toBeTruthy();
   });
+
+  it("asks once what the VIN leaves open, and keeps it", async () => {
+    server();
+    show(<NewWork />);
+    type("JF2SJAEC4EH430915");
+    fireEvent.press(await screen.findByRole("radio", { name: "AWD" }));
+    fireEvent.press(screen.getByRole("radio", { name: "CVT" }));
+    fireEvent.press(screen.getByTestId("confirm-car"));
+    expect(useDraft.getState().draft.car).toMatchObject({
+      guess: { drive: "AWD/All-Wheel Drive", transmission: "Continuously Variable Transmission (CVT)" },
+    });
+  });
+
+  it("keeps a VIN that does not check with a reason only", async () => {
+    server();
+    show(<NewWork />);
+    type("3FA6P0H76FR193746");
+    fireEvent.press(await screen.findByTestId("confirm-car"));
+    expect(useDraft.getState().draft.car).toBeNull();
+    fireEvent.changeText(screen.getByLabelText(/Why keep it/), "Read twice");
+    fireEvent.press(screen.getByTestId("confirm-car"));
+    expect(useDraft.getState().draft.car).toMatchObject({ vinNote: "Read twice" });
+  });
+
+  it("says when neither this phone nor the server can read it", async () => {
+    vinData.isMissing = true;
+    server();
+    show(<NewWork />);
+    type("3FA6P0H76FR193745");
+    expect(await screen.findByText(/No connection to the server/)).toBeTruthy();
+  });
+});
+
+describe("a car of somebody else", () => {
+  const known = { vehicle: CAR, customerName: CUSTOMER.name, people: [], openWork: [] };
+  const lookUp = async (): Promise<void> => {
+    fireEvent.changeText(screen.getByLabelText("Name or business"), "Ottilie Brandt");
+    fireEvent.changeText(field("Plate"), "FRY5083");
+    fireEvent.press(screen.getByTestId("look-up-plate"));
+    await screen.findByText(/it belongs to Noor Haddad-Bell/);
+  };
+  it.each([
+    ["move-car", "move", { customerId: expect.any(String) as unknown, version: 1 }],
+    ["link-car", "people", { customerId: expect.any(String) as unknown, role: "Driver" }],
+  ])("%s: is settled before the work order is opened", async (button, path, body) => {
+    const { asked } = server({
+      "GET /api/plates/WA/FRY5083": { body: { guesses: [], known } },
+      [`POST /api/vehicles/${CAR.id}/${path}`]: { body: CAR },
+      [`GET /api/vehicles/${CAR.id}/sheet`]: { body: carSheetSample({ vehicle: CAR }) },
+    });
+    show(<NewWork />);
+    await lookUp();
+    fireEvent.press(screen.getByTestId(button));
+    await screen.findByText("All about this car");
+    fireEvent.press(screen.getByTestId("save-work"));
+    await waitFor(() => expect(visited).toHaveLength(1));
+    const sent = asked.filter(({ method, path: to }) => method === "POST" && !to.endsWith("/likely"));
+    expect(sent.map(({ path: to }) => to.split("/").at(-1))).toEqual(["customers", path, "commands"]);
+    expect(sent[1]?.body).toEqual(body);
+  });
+});
+
+describe("what comes along", () => {
+  const quote = {
+    id: "0190a000-0000-7000-8000-0000000000f1", number: 1007, customerId: CUSTOMER.id, customerName: CUSTOMER.name, vehicleName: "2015 Ford Fusion",
+    plate: "FRY5083", concerns: ["New tires"], waitsFor: "answer" as const, since: "2026-11-20T16:00:00.000Z", totalCents: 38716, dueCents: 0, conflicts: 0,
+    openedAt: "2026-11-20T16:00:00.000Z", nextVisitAt: null,
+  }; // prettier-ignore
+  it("an open quote is decided on before a new one is started, and its jobs can be copied", async () => {
+    const state = stateSample({
+      jobs: [
+        { id: "j1", title: "Wiper blades", libraryJobId: "wipers", concernId: null, pointId: null, lines: [], addedAt: quote.since, answer: null, finishedAt: null },
+        { id: "j2", title: "Own work", libraryJobId: null, concernId: null, pointId: null, lines: [{ id: "l", kind: "fee", description: "Fee", quantity: 1, priceCents: 500 }], addedAt: quote.since, answer: null, finishedAt: null },
+        { id: "j3", title: "Done", libraryJobId: "wipers", concernId: null, pointId: null, lines: [], addedAt: quote.since, answer: null, finishedAt: quote.since },
+      ],
+    }); // prettier-ignore
+    const { asked } = server({
+      [`GET /api/vehicles/${CAR.id}/sheet`]: { body: carSheetSample({ vehicle: CAR, openWork: [quote] }) },
+      [`GET /api/work-orders/${quote.id}`]: { body: viewSample({ state }) },
+      "GET /api/business": { body: BUSINESS },
+    });
+    useDraft.getState().change({ known: CUSTOMER, car: { kind: "kept", then: "nothing", vehicle: CAR } });
+    show(<NewWork />);
+    await screen.findByText(/Quote 1007, \$387\.16/);
+    fireEvent.press(screen.getByTestId("save-work"));
+    expect((await screen.findAllByText(/go on with it, copy its jobs, or start anew/)).length).toBeGreaterThan(0);
+    fireEvent.press(screen.getByRole("radio", { name: "Copy its jobs" }));
+    fireEvent.press(screen.getByTestId("save-work"));
+    await waitFor(() => expect(visited).toHaveLength(1));
+    const { commands } = asked.filter(({ path }) => path.endsWith("/commands")).at(-1)?.body as {
+      commands: { command: object }[];
+    };
+    expect(commands.map(({ command }) => command)).toMatchObject([
+      { type: "addJob", libraryJobId: "wipers", lineIds: [expect.any(String), expect.any(String)] },
+      { type: "addOwnJob", title: "Own work" },
+      { type: "addLine", line: { description: "Fee" } },
+    ]);
+  });
+
+  it("work put off is taken along, with its price then and now", async () => {
+    const later = [{ workOrderId: "w", number: 1001, jobId: "j", libraryJobId: "wipers", title: "Wiper blades", at: quote.since, thenCents: 4120, nowCents: 4400 }]; // prettier-ignore
+    const { asked } = server({
+      [`GET /api/vehicles/${CAR.id}/sheet`]: { body: carSheetSample({ vehicle: CAR, later }) },
+      "GET /api/business": { body: BUSINESS },
+    });
+    useDraft.getState().change({ known: CUSTOMER, car: { kind: "kept", then: "nothing", vehicle: CAR } });
+    show(<NewWork />);
+    fireEvent.press(await screen.findByRole("checkbox", { name: /Wiper blades, \$41\.20 then, \$44\.00 now/ }));
+    fireEvent.press(screen.getByTestId("save-work"));
+    await waitFor(() => expect(visited).toHaveLength(1));
+    expect(asked.filter(({ path }) => path.endsWith("/commands")).at(-1)?.body).toMatchObject({
+      commands: [{ command: { type: "addJob", libraryJobId: "wipers" } }],
+    });
+  });
+
+  it("the work order can be opened without the car's history when that cannot be had", async () => {
+    server();
+    useDraft.getState().change({ known: CUSTOMER, car: { kind: "kept", then: "nothing", vehicle: CAR } });
+    show(<NewWork />);
+    await screen.findByText(/can be opened without the car's history/);
+    fireEvent.press(screen.getByTestId("save-work"));
+    await waitFor(() => expect(visited).toHaveLength(1));
+  });
+});
+
+it("a model is picked by year, make and model", async () => {
+  server();
+  show(<NewWork />);
+  fireEvent.press(screen.getByRole("radio", { name: "Model" }));
+  fireEvent.press(screen.getByRole("radio", { name: "2017" }));
+  fireEvent.press(await screen.findByRole("radio", { name: "Honda" }));
+  fireEvent.changeText(screen.getByLabelText("Model: first letters"), "acc");
+  fireEvent.press(screen.getByRole("radio", { name: "Accord" }));
+  fireEvent.press(await screen.findByRole("radio", { name: "EX-L V6" }));
+  fireEvent.press(screen.getByTestId("confirm-car"));
+  expect(useDraft.getState().draft.car).toMatchObject({ guess: { year: 2017, make: "Honda", model: "Accord", trim: "EX-L V6" } }); // prettier-ignore
 });
 
 it("takes by hand what no register knows", () => {
@@ -205,9 +335,12 @@ it("takes by hand what no register knows", () => {
   fireEvent.changeText(screen.getByLabelText("Year"), "20x6");
   expect(screen.getByText("✕ a year like 2006")).toBeTruthy();
   fireEvent.changeText(screen.getByLabelText("Year"), "2006");
-  fireEvent.changeText(screen.getByLabelText("Model or what it is"), "boat trailer");
+  fireEvent.changeText(screen.getByLabelText(/^Serial number/), "TR-88");
+  fireEvent.changeText(screen.getByLabelText(/^Model, or what it is/), "boat trailer");
   fireEvent.press(screen.getByTestId("confirm-hand"));
-  expect(useDraft.getState().draft.car).toMatchObject({ guess: { year: 2006, make: null, model: "boat trailer" } });
+  expect(useDraft.getState().draft.car).toMatchObject({
+    guess: { year: 2006, make: null, model: "boat trailer", vin: "TR-88" },
+  });
 });
 
 it("fills in town, state, postcode and place from the street", () => {

@@ -43,7 +43,10 @@ function Services({ business }: { business: BusinessView }) {
   const [said, setSaid] = useState<{ kind: "fault" | "note"; text: string } | null>(null);
   const change = (id: string, part: Partial<(typeof services)[number]>): void =>
     setServices(services.map((service) => (service.id === id ? { ...service, ...part } : service)));
+  const fits = (typed: string): boolean => !Number.isNaN(wholeNumber(typed));
   const save = async (): Promise<void> => {
+    if (!services.every(({ miles, months }) => fits(miles) && fits(months)))
+      return setSaid({ kind: "fault", text: "A figure above is no whole number. Nothing was saved; put it right." });
     try {
       await call(routes.changeIntervals, {
         body: {
@@ -84,6 +87,7 @@ function Services({ business }: { business: BusinessView }) {
               label={`Miles, ${title}`}
               value={miles}
               onChangeText={(text) => change(id, { miles: text })}
+              error={fits(miles) ? null : "a whole number"}
               inputMode="numeric"
               maxLength={7}
               style={styles.grow}
@@ -92,6 +96,7 @@ function Services({ business }: { business: BusinessView }) {
               label={`Months, ${title}`}
               value={months}
               onChangeText={(text) => change(id, { months: text })}
+              error={fits(months) ? null : "a whole number"}
               inputMode="numeric"
               maxLength={3}
               style={styles.grow}

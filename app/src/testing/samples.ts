@@ -1,5 +1,5 @@
 import { noDetails, type BusinessSettings, type LibraryJob, type WorkOrderState } from "@mechanon/core";
-import type { Customer, CustomerSheet, FoundCustomer, Vehicle, WorkOrderView } from "@mechanon/contract";
+import type { Customer, CustomerSheet, FoundCustomer, Vehicle, VehicleSheet, WorkOrderView } from "@mechanon/contract";
 
 /** Small made-up settings for tests of the app. */
 export const SETTINGS_SAMPLE: BusinessSettings = {
@@ -140,4 +140,14 @@ export function foundSample(over: Partial<FoundCustomer> = {}): FoundCustomer {
     foundBy: [],
     ...over,
   };
+}
+
+/** A car nothing has happened to yet. */
+export function carSheetSample(over: Partial<VehicleSheet> = {}): VehicleSheet {
+  return {
+    vehicle: vehicleSample(), owner: { id: "customer-1", name: "Maren Oyelaran" }, people: [], moves: [], openWork: [], later: [],
+    lastService: { oil: null, oilFilter: null, pressures: null },
+    odometer: { readings: [], backwards: [], milesPerYear: null, predictedMiles: null },
+    specs: null, corrections: [], due: [], pastWork: [], pastWorkCount: 0, ...over,
+  }; // prettier-ignore
 }

@@ -1,0 +1,211 @@
+import { fireEvent, screen, waitFor } from "@testing-library/react-native";
+import type { VehicleSheet } from "@mechanon/contract";
+import { fakeServer, problemReply, show } from "../testing/harness";
+import { visited } from "../testing/router";
+import { carSheetSample, customerSample, sheetSample, vehicleSample } from "../testing/samples";
+import { vinData } from "../testing/vinClient";
+import { CarSheet } from "./CarSheet";
+import { dueWords, lastServiceLines, odometerLine, putOffWords } from "./carWords";
+import { chartPoints } from "./chartPoints";
+import { tried } from "./tried";
+
+const CAR = vehicleSample({ drive: "FWD/Front-Wheel Drive", transmission: "Automatic", engine: "1.5 L 4 cyl" });
+const SPECS: VehicleSheet["specs"] = {
+  source: "Stand-in",
+  simulated: true,
+  values: { oilGrade: "0W-20", oilCapacityQuarts: "4.4", tireFront: "215/55R17 94V" },
+  intervals: [],
+};
+const AT = "2026-05-01T17:00:00.000Z";
+const DUE: VehicleSheet["due"] = [
+  {
+    interval: { id: "oil", title: "Oil and filter", miles: 5000, months: 6, from: "owner" },
+    last: { intervalId: "oil", at: AT, miles: 60_000 },
+    dueAtMiles: 65_000, dueByDate: "2026-11-01", dueOn: "2026-10-02", by: "miles", standing: "overdue",
+  },
+]; // prettier-ignore
+
+beforeEach(() => {
+  visited.length = 0;
+  vinData.isMissing = false;
+});
+
+function open(over: Partial<VehicleSheet> = {}, replies: Parameters<typeof fakeServer>[0] = {}): ReturnType<typeof fakeServer> {
+  const sheet = carSheetSample({ vehicle: CAR, specs: SPECS, ...over });
+  const server = fakeServer({ "GET /api/vehicles/car-1/sheet": { body: sheet }, ...replies });
+  show(<CarSheet id="car-1" />);
+  return server;
+} // prettier-ignore
+const unfold = async (part: string): Promise<void> => {
+  await screen.findByTestId(`part-${part}`);
+  fireEvent.press(screen.getByRole("button", { name: new RegExp(`^${part}`) }));
+};
+
+describe("a car", () => {
+  it("shows what is due, what was put off and how it is driven; its owner is one press away", async () => {
+    open({
+      due: DUE,
+      later: [{ workOrderId: "w", number: 1001, jobId: "j", libraryJobId: null, title: "Wiper blades", at: AT, thenCents: 4120, nowCents: null }],
+      odometer: { readings: [{ miles: 50_000, at: "2025-05-01T17:00:00.000Z" }, { miles: 62_000, at: AT }], backwards: [{ miles: 900, at: AT }], milesPerYear: 12_000, predictedMiles: 66_000 },
+    }); // prettier-ignore
+    expect(await screen.findByText("✕ Overdue: Oil and filter")).toBeTruthy();
+    expect(screen.getByText("$41.20 then; price it anew")).toBeTruthy();
+    expect(screen.getByText("12,000 mi a year, about 66,000 mi today")).toBeTruthy();
+    expect(screen.getByText(/900 mi on .* is less than before/)).toBeTruthy();
+    fireEvent.press(screen.getByRole("button", { name: "Maren Oyelaran" }));
+    expect(visited).toEqual(["/customers/customer-1"]);
+  });
+
+  it("says what happened when it cannot be loaded", async () => {
+    fakeServer({
+      "GET /api/vehicles/car-1/sheet": problemReply(404, "vehicle/not-found", "This car is not kept here."),
+    });
+    show(<CarSheet id="car-1" />);
+    expect(await screen.findByText("This car is not kept here.")).toBeTruthy();
+  });
+
+  it("asks once what is not known of it, and keeps the answer", async () => {
+    const server = open(
+      { vehicle: vehicleSample({ vin: "JF2SJAEC4EH430915", engine: "2.5 L 4 cyl" }) },
+      { "PATCH /api/vehicles/car-1": { body: CAR } },
+    );
+    fireEvent.press(await screen.findByRole("radio", { name: "AWD" }));
+    await waitFor(() => expect(server.asked.some(({ method }) => method === "PATCH")).toBe(true));
+    expect(server.asked.find(({ method }) => method === "PATCH")?.body).toMatchObject({
+      drive: "AWD/All-Wheel Drive",
+      version: 1,
+    });
+  });
+});
+
+describe("specs", () => {
+  it("are labeled as simulated, and corrected with a value that fits", async () => {
+    const corrected = carSheetSample({ vehicle: CAR, specs: SPECS, corrections: [{ key: "oilCapacityQuarts", value: "4.7", at: AT, by: "Odile Farrow" }] }); // prettier-ignore
+    const server = open({}, { "POST /api/vehicles/car-1/corrections": { body: corrected } });
+    await unfold("Specs");
+    expect(screen.getByText(/Simulated by Stand-in/)).toBeTruthy();
+    fireEvent.press(screen.getByRole("button", { name: "Engine oil with filter: 4.4 qt, correct it" }));
+    fireEvent.changeText(screen.getByLabelText(/as found on the car/), "lots");
+    expect(screen.getByText("✕ a number of qt is needed")).toBeTruthy();
+    fireEvent.changeText(screen.getByLabelText(/as found on the car/), "4.7");
+    fireEvent.press(screen.getByTestId("save-correction"));
+    expect(await screen.findByText(/Found by Odile Farrow, May 1, 2026; the source says 4.4/)).toBeTruthy();
+    expect(server.asked.at(-1)?.body).toEqual({ key: "oilCapacityQuarts", value: "4.7" });
+  });
+
+  it("are asked for once by themselves, and it is said when the source does not answer", async () => {
+    const server = open(
+      { specs: null },
+      {
+        "POST /api/vehicles/car-1/specs": problemReply(
+          503,
+          "vehicle/source-unreachable",
+          "The source of specs does not answer.",
+        ),
+      },
+    );
+    await unfold("Specs");
+    expect(await screen.findByText("The source of specs does not answer.")).toBeTruthy();
+    expect(server.asked.filter(({ path }) => path.endsWith("/specs"))).toHaveLength(1);
+    expect(screen.getByRole("button", { name: "Write down: oil grade" })).toBeTruthy();
+  });
+});
+
+it("compares a tire size with the car's own, and tells a tire's age", async () => {
+  open();
+  await unfold("Tires");
+  fireEvent.changeText(screen.getByLabelText("Size to compare"), "225/50R17 94W");
+  expect(screen.getByText("-11.5 mm, -1.7 %")).toBeTruthy();
+  fireEvent.changeText(screen.getByLabelText("Size to compare"), "no");
+  expect(screen.getByText(/✕ "no" is not a tire size/)).toBeTruthy();
+  fireEvent.changeText(screen.getByLabelText(/DOT code/), "0110");
+  expect(screen.getByText(/Made in week 1 of 2010: 1\d years .*too old to keep/)).toBeTruthy();
+});
+
+it("tells open recalls from done ones, and what others did", async () => {
+  open(
+    {},
+    {
+      "GET /api/vehicles/car-1/recalls": { body: { source: "S", simulated: true, recalls: [
+        { campaign: "SIM-1", title: "Pump", remedy: "Replace it", since: "2020-01-01", open: true },
+        { campaign: "SIM-2", title: "Camera", remedy: "Update it", since: "2020-01-01", open: false },
+      ] } },
+      "GET /api/vehicles/car-1/elsewhere": { body: { source: "S", simulated: true, entries: [] } },
+    },
+  ); // prettier-ignore
+  await unfold("Recalls");
+  expect(await screen.findByText("✕ Open: Pump")).toBeTruthy();
+  expect(screen.getByText("✓ Done: Camera")).toBeTruthy();
+  await unfold("Done elsewhere");
+  expect(await screen.findByText(/Nobody else has reported/)).toBeTruthy();
+});
+
+it("agrees on another interval with the customer, and goes back to the usual", async () => {
+  const customer = customerSample({ serviceIntervals: [{ id: "oil", title: "Oil and filter", miles: 9000, months: null }] });
+  const interval = { ...DUE[0]!.interval, from: "customer" as const };
+  const server = open(
+    { due: [{ ...DUE[0]!, interval }] },
+    {
+      "GET /api/customers/customer-1": { body: sheetSample({ customer }) },
+      "PATCH /api/customers/customer-1": { body: customer },
+    },
+  );
+  fireEvent.press(await screen.findByRole("button", { name: "Agree otherwise: oil and filter" }));
+  fireEvent.changeText(screen.getByLabelText("Miles"), "12,000");
+  fireEvent.press(screen.getByTestId("agree-interval"));
+  const sent = (): unknown => server.asked.filter(({ method }) => method === "PATCH").at(-1)?.body;
+  await waitFor(() => expect(sent()).toMatchObject({ serviceIntervals: [{ id: "oil", miles: 12_000, months: 6 }] }));
+  fireEvent.press(await screen.findByRole("button", { name: "Agree otherwise: oil and filter" }));
+  fireEvent.press(screen.getByRole("button", { name: "Go by the usual again" }));
+  await waitFor(() => expect(sent()).toMatchObject({ serviceIntervals: [] }));
+}); // prettier-ignore
+
+it("changes a car, and says at the field what does not fit", async () => {
+  const server = open({}, { "PATCH /api/vehicles/car-1": problemReply(409, "vehicle/plate-taken", "This plate is kept already.") });
+  fireEvent.press(await screen.findByTestId("change-car"));
+  fireEvent.changeText(screen.getByLabelText("Year"), "20x9");
+  fireEvent.press(screen.getByTestId("save-car"));
+  expect(await screen.findByText("✕ a year like 2006")).toBeTruthy();
+  fireEvent.changeText(screen.getByLabelText("Year"), "2019");
+  fireEvent.changeText(screen.getByLabelText("Nickname"), "Bluebell");
+  fireEvent.press(screen.getByTestId("save-car"));
+  expect(await screen.findByText("This plate is kept already.")).toBeTruthy();
+  expect(server.asked.at(-1)?.body).toMatchObject({ nickname: "Bluebell", year: 2019, plate: "LRK1204", region: "WA" });
+}); // prettier-ignore
+
+describe("words about a car", () => {
+  it("say what was used last, and nothing where nothing is known", () => {
+    const oil = { description: "Oil 0W-20, quart", brand: "Kelpline", partNumber: "KL-020Q", quantity: 5, at: AT };
+    expect(lastServiceLines({ oil, oilFilter: null, pressures: { frontPsi: 34, rearPsi: 32, at: AT } }, "UTC")).toEqual([
+      "5 × Oil 0W-20, quart, Kelpline KL-020Q, May 1, 2026",
+      "Tires 34 psi front, 32 rear, May 1, 2026",
+    ]);
+    expect(lastServiceLines({ oil: null, oilFilter: null, pressures: null }, "UTC")).toEqual([]);
+  });
+  it("say how a due date came about", () => {
+    expect(dueWords(DUE[0]!)).toBe(
+      "Due at 65,000 mi, about 2026-10-02; every 5,000 mi or 6 months, last 2026-05-01 at 60,000 mi",
+    );
+    expect(dueWords({ ...DUE[0]!, last: null, standing: "unknown" })).toMatch(/not known when it was last done/);
+  });
+  it("say the odometer with what is known of it", () => {
+    const none = { readings: [], backwards: [], milesPerYear: null, predictedMiles: null };
+    expect(odometerLine(none)).toBe("Never read");
+    expect(odometerLine({ ...none, readings: [{ miles: 61_240, at: AT }], predictedMiles: 61_300 })).toBe("61,240 mi");
+    expect(putOffWords({ workOrderId: "w", number: 1, jobId: "j", libraryJobId: null, title: "x", at: AT, thenCents: 100, nowCents: 100 })).toBe("$1.00, as then");
+  });
+}); // prettier-ignore
+
+it("draws readings from left to right, one alone in the middle", () => {
+  expect(chartPoints([{ miles: 5, at: AT }], 100, 50)).toEqual([{ x: 50, y: 25 }]);
+  const [first, last] = chartPoints([{ miles: 0, at: "2025-01-01T00:00:00.000Z" }, { miles: 10, at: AT }], 100, 50);
+  expect([first, last]).toEqual([{ x: 6, y: 44 }, { x: 94, y: 6 }]);
+}); // prettier-ignore
+
+it("passes on faults that are none of the person's", () => {
+  expect(() =>
+    tried(() => {
+      throw new TypeError("a bug");
+    }),
+  ).toThrow(TypeError);
+});

@@ -1,0 +1,71 @@
+import { codePhoto, type Code } from "../pictures";
+import { openApp, tell } from "./open";
+
+/** Times finding a code in a 12-megapixel photo in the worker, and the longest the page stood still meanwhile. */
+
+const VIN = "JF2SJAEC4EH430915";
+const TIMES = 7;
+const PHOTOS: readonly [Code, string][] = [
+  ["code39", "left:900px;top:1200px;width:1800px;transform:rotate(4deg)"],
+  ["code39", "left:900px;top:1200px;width:1800px;transform:rotate(17deg)"],
+  ["code128", "left:1200px;top:1400px;width:1700px"],
+  ["datamatrix", "left:2600px;top:800px;width:420px;transform:rotate(30deg)"],
+  ["qrcode", "left:600px;top:1800px;width:500px"],
+];
+
+async function main(): Promise<void> {
+  const { page, browser, close } = await openApp();
+  for (const [code, style] of PHOTOS) {
+    const { buffer } = await codePhoto(browser, [{ code, text: VIN, style }]);
+    const { times, gaps } = await page.evaluate(
+      async ({ base64, count }) => {
+        const file = await (await fetch(`data:image/jpeg;base64,${base64}`)).blob();
+        const worker = new Worker("/workers/picture.js");
+        const read = (picture: ImageBitmap): Promise<{ text: string }[]> =>
+          new Promise((resolve) => {
+            const id = crypto.randomUUID();
+            worker.addEventListener("message", function answered({ data }: MessageEvent<{ id: string; value: { text: string }[] }>) {
+              if (data.id !== id) return;
+              worker.removeEventListener("message", answered);
+              resolve(data.value);
+            });
+            worker.postMessage({ id, type: "APPLY", path: ["readPicture"], argumentList: [{ type: "RAW", value: picture }] }, [picture]);
+          });
+        const found: number[] = [];
+        const stood: number[] = [];
+        // The first also loads the reader.
+        for (let time = 0; time <= count; time++) {
+          const picture = await createImageBitmap(file);
+          let longest = 0;
+          let last = performance.now();
+          const beat = setInterval(() => {
+            longest = Math.max(longest, performance.now() - last);
+            last = performance.now();
+          }, 1);
+          const started = performance.now();
+          const codes = await read(picture);
+          const took = performance.now() - started;
+          clearInterval(beat);
+          if (codes.length === 0) throw new Error("the code was not found");
+          if (time > 0) {
+            found.push(took);
+            stood.push(longest);
+          }
+        }
+        worker.terminate();
+        return { times: found, gaps: stood };
+      },
+      { base64: buffer.toString("base64"), count: TIMES },
+    ); // prettier-ignore
+    const turned = /rotate\((\d+)deg\)/.exec(style)?.[1];
+    const name = `${code}${turned ? `, turned by ${turned}°` : ""}, in 12 megapixels`;
+    tell("scan", name, "ms", times);
+    tell("scan", `${name}: longest the page stood still`, "ms", gaps);
+  }
+  await close();
+}
+
+void main().catch((error: unknown) => {
+  process.stderr.write(`${String(error)}\n`);
+  process.exitCode = 1;
+});

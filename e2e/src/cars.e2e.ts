@@ -1,0 +1,449 @@
+import { mkdtempSync, writeFileSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import type { Browser, Locator } from "playwright-core";
+import { Driver, PHONE, WIDE, launchBrowser, type Viewport } from "./driver";
+import { codePhoto, labelPhoto, type Code, type Picture } from "./pictures";
+import { startServers, type Servers } from "./servers";
+
+/** From an unknown caller with a plate to the saved work order, beyond name, phone and plate. */
+const BY_PLATE_TAPS = 12;
+const VIN = "JF2SJAEC4EH430915";
+const OTHER_VIN = "3FA6P0H76FR193745";
+
+let servers: Servers;
+let browser: Browser;
+
+beforeAll(async () => {
+  servers = await startServers();
+  browser = await launchBrowser();
+});
+afterAll(async () => {
+  await browser?.close();
+  await servers?.stop();
+});
+
+async function signedIn(viewport: Viewport = PHONE, from: Browser = browser): Promise<Driver> {
+  const driver = await Driver.open(from, viewport, servers.url);
+  await driver.button(/Odile/);
+  await driver.page.getByRole("list", { name: "Stops" }).waitFor();
+  return driver;
+}
+async function checked(driver: Driver, name: string): Promise<void> {
+  await driver.picture(name);
+  expect({ screen: name, violations: await driver.violations() }).toEqual({ screen: name, violations: [] });
+}
+async function newWork(driver: Driver, way?: "VIN" | "Model" | "By hand"): Promise<void> {
+  await driver.page.goto(`${servers.url}/new`);
+  await driver.button("Start over");
+  if (way) await driver.tap(driver.page.getByRole("radio", { name: way }));
+}
+async function carId(driver: Driver, name: string): Promise<string> {
+  return driver.page.evaluate(async (query) => {
+    const answer = await fetch(`/api/search?q=${encodeURIComponent(query)}`);
+    const found = (await answer.json()) as { customers: { vehicles: { id: string }[] }[] };
+    return found.customers[0]?.vehicles[0]?.id ?? "";
+  }, name);
+}
+async function openCar(driver: Driver, name: string): Promise<void> {
+  await driver.page.goto(`${servers.url}/cars/${await carId(driver, name)}`);
+  await driver.page.getByTestId("part-odometer").waitFor();
+}
+const fold = (driver: Driver, part: string): Locator =>
+  driver.page.getByTestId(`part-${part}`).getByRole("button").first();
+
+it.each([PHONE, WIDE])("a new caller's car comes from the plate in a few taps on a $name screen", async (viewport) => {
+  const driver = await signedIn(viewport);
+  const { page } = driver;
+  driver.taps = 0;
+  await driver.tap(page.getByRole("link", { name: "New", exact: true }));
+  await driver.type("Name or business", viewport === PHONE ? "Ottoline Bray" : "Cosmo Varga");
+  await driver.type("Phone", viewport === PHONE ? "360 555 0177" : "360 555 0178");
+  await driver.tap(page.getByRole("checkbox", { name: "Brakes grind" }));
+  await driver.tap(page.getByRole("radio", { name: "when cold" }));
+  await driver.type("Plate", viewport === PHONE ? "MST3309" : "KLP7724");
+  await driver.tap(page.getByTestId("look-up-plate"));
+  const drive = page.getByRole("radio", { name: "FWD" });
+  await drive.waitFor();
+  await checked(driver, "this-one");
+  await driver.tap(drive);
+  await driver.tap(page.getByTestId("confirm-car"));
+  await driver.tap(page.getByTestId("save-work"));
+  await page.getByText("“Brakes grind when cold”").waitFor();
+  const typed = 3;
+  process.stdout.write(
+    `taps ${viewport.name}, new caller by plate: ${driver.taps - typed} beyond name, phone, plate\n`,
+  );
+  expect(driver.taps - typed).toBeLessThanOrEqual(BY_PLATE_TAPS);
+  await driver.button(/^Car$/);
+  await page
+    .getByText(/FWD\/Front-Wheel Drive/)
+    .first()
+    .waitFor();
+  await driver.close();
+});
+
+describe("typed VINs", () => {
+  it("are checked with each letter, marked, put right, and asked what they leave open", async () => {
+    const driver = await signedIn();
+    const { page } = driver;
+    await newWork(driver, "VIN");
+    await driver.type("VIN", "3FA6POH76FR193745");
+    await page.getByText(/Character 6 is "O"/).waitFor();
+    await page.getByRole("img", { name: /Look again at character 6/ }).waitFor();
+    await checked(driver, "vin-misread");
+    await driver.button(new RegExp(`^${OTHER_VIN} \\(6: O is 0\\)`));
+    await page.getByText("2015 Ford Fusion").waitFor();
+    await driver.tap(page.getByRole("radio", { name: "Automatic" }));
+    await driver.tap(page.getByTestId("confirm-car"));
+    await page.getByText(/Automatic/).waitFor();
+    await driver.close();
+  });
+
+  it.each<[string, string, RegExp]>([
+    ["16 characters", VIN.slice(0, 16), /16 of 17 characters/],
+    ["18 characters", `${VIN}9`, /this has 18, 1 too many/],
+    ["an import whose check digit fails", "WBA8E9G55GNT48206", /outside North America that is no error/],
+  ])("%s: a word, and what was typed is kept", async (_name, typed, words) => {
+    const driver = await signedIn();
+    await newWork(driver, "VIN");
+    await driver.type("VIN", typed);
+    await driver.page.getByText(words).first().waitFor();
+    expect(await driver.page.getByRole("textbox", { name: "VIN" }).inputValue()).toBe(typed);
+    await driver.close();
+  });
+
+  it("that do not check are kept with a reason only; shorter ones of old cars go on by hand", async () => {
+    const driver = await signedIn();
+    const { page } = driver;
+    await newWork(driver, "VIN");
+    await driver.type("VIN", "3FA6P0H76FR193746");
+    const keep = page.getByTestId("confirm-car");
+    await keep.waitFor();
+    expect(await keep.isDisabled()).toBe(true);
+    await driver.type(/Why keep it/, "Read twice at the windshield");
+    await driver.tap(keep);
+    await page.getByText("2015 Ford Fusion").waitFor();
+    await newWork(driver, "VIN");
+    await driver.type("VIN", "8F01M100042");
+    await driver.button(/go on by hand/);
+    expect(await page.getByRole("textbox", { name: /Serial number/ }).inputValue()).toBe("8F01M100042");
+    await driver.type("Year", "1968");
+    await driver.type("Make", "Ford");
+    await driver.type(/^Model/, "Mustang");
+    await driver.tap(page.getByTestId("confirm-hand"));
+    await page.getByText("8F01M100042").waitFor();
+    await driver.close();
+  });
+});
+
+it("a model is picked without typing, and its trim with it", async () => {
+  const driver = await signedIn();
+  const { page } = driver;
+  await newWork(driver, "Model");
+  driver.taps = 0;
+  for (const name of ["2017", "Honda", "Accord", "EX-L"])
+    await driver.tap(page.getByRole("radio", { name, exact: true }));
+  await driver.tap(page.getByTestId("confirm-car"));
+  await page.getByText(/EX-L/).waitFor();
+  await checked(driver, "model-picked");
+  process.stdout.write(`taps, car by year, make, model and trim: ${driver.taps}\n`);
+  await driver.close();
+});
+
+describe("photos and codes", () => {
+  let driver: Driver;
+  beforeAll(async () => {
+    driver = await signedIn();
+  });
+  afterAll(() => driver?.close());
+  const scan = async (picture: Picture, wanted: "vin" | "plate" = "vin"): Promise<string[]> => {
+    const { page } = driver;
+    await newWork(driver, wanted === "vin" ? "VIN" : undefined);
+    await page.getByTestId(`scan-${wanted}`).setInputFiles(picture);
+    await page
+      .getByText(/The code says|codes with a VIN|seems to say|No VIN was found|is no picture/)
+      .waitFor({ timeout: 90_000 });
+    return page.getByTestId("scanned").allInnerTexts();
+  };
+
+  it.each<[Code, string, string?]>([
+    ["code39", "left:900px;top:1200px;width:1800px;transform:rotate(4deg)"],
+    ["code39", "left:900px;top:1200px;width:1800px;transform:rotate(90deg)"],
+    ["code39", "left:900px;top:1200px;width:1800px;transform:rotate(17deg)"],
+    ["code128", "left:1200px;top:1400px;width:1700px;filter:brightness(.35)", "#20201e"],
+    ["datamatrix", "left:2600px;top:800px;width:420px;transform:rotate(30deg)"],
+    ["qrcode", "left:600px;top:1800px;width:500px;transform:scaleX(-1)"],
+  ])("a %s in a photo is found: %s", async (code, style, ground?: string) => {
+    expect(await scan(await codePhoto(browser, [{ code, text: VIN, style }], ground))).toEqual([VIN]);
+  });
+
+  it("two codes in one photo are both offered", async () => {
+    const picture = await codePhoto(browser, [
+      { code: "code39", text: VIN, style: "left:300px;top:400px;width:1500px" },
+      { code: "qrcode", text: OTHER_VIN, style: "left:2500px;top:1500px;width:700px" },
+    ]);
+    expect((await scan(picture)).sort()).toEqual([OTHER_VIN, VIN].sort());
+    await checked(driver, "two-codes");
+    await driver.tap(driver.page.getByTestId("scanned").filter({ hasText: VIN }));
+    await driver.page.getByText("2014 Subaru Forester").waitFor();
+  });
+
+  it.each([
+    ["upright", "", "#77736a"],
+    ["askew", "transform:rotate(-13deg)", "#77736a"],
+    ["on its side", "font-size:48px;left:-250px;transform:rotate(90deg)", "#77736a"],
+    ["in the dark", "filter:brightness(.3)", "#1a1a1a"],
+  ])("a VIN's text is read %s, and confirmed by a person", async (_name, style, ground) => {
+    const picture = await labelPhoto(browser, ["MFD BY FUJI 04/14", `VIN: ${VIN}`], style, ground);
+    expect(await scan(picture)).toContain(VIN);
+  });
+
+  it("a plate's text is read", async () => {
+    const picture = await labelPhoto(browser, ["FRY5083"], "font-size:170px;font-family:'DejaVu Sans'");
+    expect(await scan(picture, "plate")).toContain("FRY5083");
+  });
+
+  it("a PDF that calls itself a photo is no picture; what was typed is kept", async () => {
+    await newWork(driver, "VIN");
+    await driver.type("VIN", "JF2SJ");
+    await driver.page.getByTestId("scan-vin").setInputFiles({ name: "vin.jpg", mimeType: "image/jpeg", buffer: Buffer.from("%PDF-1.7 x") }); // prettier-ignore
+    await driver.page.getByText(/no picture this phone can read/).waitFor();
+    expect(await driver.page.getByRole("textbox", { name: "VIN" }).inputValue()).toBe("JF2SJ");
+  });
+
+  it("the camera finds a code by itself, and says so when it may not look", async () => {
+    const { buffer } = await codePhoto(browser, [{ code: "code128", text: VIN, style: "left:600px;top:1000px;width:2600px" }]); // prettier-ignore
+    const file = join(mkdtempSync(join(tmpdir(), "camera-")), "camera.mjpeg");
+    writeFileSync(file, Buffer.concat([buffer, buffer]));
+    const withCamera = await launchBrowser([
+      "--use-fake-ui-for-media-stream",
+      "--use-fake-device-for-media-stream",
+      `--use-file-for-fake-video-capture=${file}`,
+    ]);
+    const other = await signedIn(PHONE, withCamera);
+    await newWork(other, "VIN");
+    await other.tap(other.page.getByTestId("scan-live"));
+    await other.tap(other.page.getByTestId("scanned").filter({ hasText: VIN }));
+    await other.page.getByText("2014 Subaru Forester").waitFor();
+    await withCamera.close();
+    await newWork(driver, "VIN");
+    await driver.tap(driver.page.getByTestId("scan-live"));
+    await driver.page.getByText(/camera cannot be used here/).waitFor();
+  });
+});
+
+it("VINs are read without the network after the first visit, also by a page loaded anew", async () => {
+  const driver = await signedIn();
+  const { page } = driver;
+  await newWork(driver, "VIN");
+  await page.evaluate(async () => {
+    await navigator.serviceWorker.ready;
+    while (!(await caches.match("/index.html", { ignoreSearch: true })))
+      await new Promise((done) => setTimeout(done, 100));
+  });
+  await driver.context.setOffline(true);
+  await page.reload();
+  await driver.type("VIN", OTHER_VIN);
+  await page.getByText("2015 Ford Fusion").waitFor();
+  await page.getByText(/the VIN was read on this phone/).waitFor();
+  await checked(driver, "vin-offline");
+  await driver.context.setOffline(false);
+  await driver.close();
+});
+
+describe("a car somebody else has here", () => {
+  it("is moved with its history to the caller, or linked to who drives it", async () => {
+    const driver = await signedIn();
+    const { page } = driver;
+    await newWork(driver);
+    await driver.type("Name or business", "Iolanthe Marsh");
+    await driver.type("Phone", "360 555 0155");
+    await driver.type("Plate", "TDW9034");
+    await driver.tap(page.getByTestId("look-up-plate"));
+    await page.getByText(/it belongs to Delphine Marsh/).waitFor();
+    await checked(driver, "whose-car");
+    await driver.tap(page.getByTestId("move-car"));
+    await driver.tap(page.getByTestId("save-work"));
+    await page.getByRole("heading", { name: "Iolanthe Marsh", level: 1 }).waitFor();
+    await driver.button(/^Car$/);
+    await driver.tap(fold(driver, "owner"));
+    await page.getByText(/from Delphine Marsh to Iolanthe Marsh, by Odile Farrow/).waitFor();
+
+    await newWork(driver);
+    await driver.type("Name or business", "Lazlo Quint");
+    await driver.type("Phone", "360 555 0156");
+    await driver.type("Plate", "LRK5182");
+    await driver.tap(page.getByTestId("look-up-plate"));
+    await driver.tap(page.getByTestId("link-car"));
+    await driver.tap(page.getByTestId("save-work"));
+    await page.getByRole("heading", { name: "Lazlo Quint", level: 1 }).waitFor();
+    await driver.button(/^Customer$/);
+    await page.getByText("Driver; it belongs to Ingrid Palomar").waitFor();
+    await driver.close();
+  });
+});
+
+describe("what comes along with a car", () => {
+  it("an open quote is copied knowingly, and work put off is taken along", async () => {
+    const driver = await signedIn();
+    const { page } = driver;
+    await newWork(driver);
+    await driver.type("Plate", "LRK1340");
+    await driver.tap(page.getByTestId("look-up-plate"));
+    await driver.tap(page.getByTestId("confirm-known"));
+    await page.getByText(/waits for an answer/).waitFor();
+    await driver.tap(page.getByTestId("save-work"));
+    await page
+      .getByText(/go on with it, copy its jobs, or start anew/)
+      .first()
+      .waitFor();
+    await driver.tap(page.getByRole("radio", { name: "Copy its jobs" }));
+    await checked(driver, "comes-along");
+    await driver.tap(page.getByTestId("save-work"));
+    await page.getByTestId("part-quote").getByText(/1 job/).waitFor();
+
+    await newWork(driver);
+    await driver.type("Plate", "TDW7115");
+    await driver.tap(page.getByTestId("look-up-plate"));
+    await driver.tap(page.getByTestId("confirm-known"));
+    await page.getByText(/5 × Oil 0W-20/).waitFor();
+    await driver.tap(page.getByRole("checkbox", { name: /Take along, put off: Wiper blades/ }));
+    await driver.tap(page.getByTestId("save-work"));
+    await page.getByTestId("part-quote").getByText(/1 job/).waitFor();
+    await driver.close();
+  });
+});
+
+it.each([PHONE, WIDE])("a car tells all about itself on a $name screen", async (viewport) => {
+  const driver = await signedIn(viewport);
+  const { page } = driver;
+  await openCar(driver, viewport === PHONE ? "Maren" : "Sunniva");
+  if (!(await page.getByTestId("ask-specs").isVisible())) await driver.tap(fold(driver, "specs"));
+  await page
+    .getByText(/Simulated by/)
+    .first()
+    .waitFor();
+  await checked(driver, "car");
+  await driver.button(/^Engine oil with filter: .*, correct it/);
+  await driver.type(/Engine oil with filter as found/, "lots");
+  await page.getByText("a number of qt is needed").waitFor();
+  await driver.type(/Engine oil with filter as found/, "4.7");
+  await driver.tap(page.getByTestId("save-correction"));
+  await page.getByText(/Found by Odile Farrow/).waitFor();
+
+  await driver.tap(fold(driver, "tires"));
+  await driver.type("Original size", "215/55R17 94V");
+  await driver.type("Size to compare", "wide");
+  await page.getByText(/is not a tire size/).waitFor();
+  await driver.type("Size to compare", "225/50R17 94W");
+  await page.getByText("-11.5 mm, -1.7 %").waitFor();
+  await driver.type(/DOT code/, "2319");
+  await page.getByText(/Made in week 23 of 2019/).waitFor();
+
+  await servers.fault("recalls", "down");
+  await driver.tap(fold(driver, "recalls"));
+  await page.getByText(/The source of recalls does not answer/).waitFor();
+  await servers.fault("recalls", "none");
+  await driver.tap(page.getByTestId("part-recalls").getByRole("button", { name: "Try again" }));
+  await page
+    .getByTestId("part-recalls")
+    .getByText(/Simulated by/)
+    .waitFor();
+  await driver.tap(fold(driver, "elsewhere"));
+  await page
+    .getByTestId("part-elsewhere")
+    .getByText(/Simulated by/)
+    .waitFor();
+
+  if (!(await page.getByText(/Agree otherwise: oil/).isVisible())) await driver.tap(fold(driver, "due"));
+  await driver.button("Agree otherwise: oil and filter");
+  await driver.type("Miles", "10000");
+  await driver.type("Months", "12");
+  await driver.tap(page.getByTestId("agree-interval"));
+  await page.getByText(/agreed with this customer/).waitFor();
+  await checked(driver, "car-parts");
+  await driver.close();
+});
+
+it("a car is told apart by nickname, unit number and photo", async () => {
+  const driver = await signedIn();
+  const { page } = driver;
+  await openCar(driver, "Harbor Bread");
+  await driver.tap(page.getByTestId("change-car"));
+  await driver.type("Nickname", "Crumbs");
+  await driver.type("Year", "20x7");
+  const { buffer } = await labelPhoto(browser, ["VAN"], "");
+  await page.getByTestId("photo-car").setInputFiles({ name: "van.jpg", mimeType: "image/jpeg", buffer });
+  await page.getByRole("img", { name: "Photo of the car" }).waitFor();
+  await driver.tap(page.getByTestId("save-car"));
+  await page.getByText("a year like 2006").waitFor();
+  await driver.type("Year", "2017");
+  await checked(driver, "change-car");
+  await driver.tap(page.getByTestId("save-car"));
+  await page.getByText(/Unit 1 · “Crumbs” · White/).waitFor();
+  await page.getByRole("img", { name: /Photo of the 2017 Ford Transit/ }).waitFor();
+  await driver.close();
+});
+
+it("a wrong car on a running work order is swapped after it is said what that means", async () => {
+  const driver = await signedIn();
+  const { page } = driver;
+  await page.goto(`${servers.url}/open`);
+  await driver.tap(page.getByRole("link", { name: /Teodor Vance/ }).first());
+  await driver.tap(page.getByTestId("swap-car"));
+  await driver.type(/Or a car of somebody else/, "Petra");
+  await driver.button(/Cars of.*Petra Sandoval/);
+  await driver.button(/2015 Hyundai Sonata/);
+  await page.getByText(/8 findings and the odometer: taken off/).waitFor();
+  await page.getByText(/1 part ordered or in hand: check that they fit/).waitFor();
+  await checked(driver, "swap");
+  await driver.tap(page.getByRole("radio", { name: "Yes, only the record was wrong" }));
+  await page.getByText(/8 findings and the odometer: kept/).waitFor();
+  await driver.tap(page.getByTestId("swap"));
+  await page.getByText("2015 Hyundai Sonata", { exact: true }).first().waitFor();
+  await driver.tap(page.getByTestId("swap-car"));
+  await driver.button("None of these: take the car off");
+  await driver.tap(page.getByTestId("swap"));
+  await page.getByText("No car yet").first().waitFor();
+  await driver.tap(page.getByTestId("swap-customer"));
+  await driver.type("Whose work order is it?", "Noor");
+  await driver.button(/Choose.*Noor/);
+  await driver.tap(page.getByTestId("swap"));
+  await page.getByRole("heading", { name: "Noor Haddad-Bell", level: 1 }).waitFor();
+  await driver.close();
+});
+
+it("phrases are changed for once, kept for good, and edited by the owner; services, too", async () => {
+  const driver = await signedIn();
+  const { page } = driver;
+  await newWork(driver);
+  await driver.type("What is wrong, in their words", "Rattles like a tin can");
+  await driver.button(/^Add “Rattles/);
+  await driver.button("Keep it as a ready phrase");
+  await driver.tap(page.getByRole("radio", { name: "Engine" }));
+  await page.getByText("Kept in the library.").waitFor();
+  await driver.tap(page.getByRole("checkbox", { name: "Brakes squeal when cold" }));
+  await newWork(driver);
+  const first = page.getByRole("group", { name: "Ready phrases" }).getByRole("checkbox").first();
+  expect(await first.getAttribute("aria-label")).toBe("Brakes squeal when cold");
+
+  await page.goto(`${servers.url}/settings/concerns`);
+  await driver.type("Search the phrases", "rattles");
+  await driver.button("Change Rattles like a tin can");
+  await driver.type(/^Phrase$/, "Rattles {when} like a tin can");
+  await page.getByText("Without its gaps: Rattles like a tin can").waitFor();
+  await checked(driver, "phrases");
+  await driver.tap(page.getByTestId("save-concerns"));
+  await page.getByText(/Saved\. New work orders/).waitFor();
+
+  await page.goto(`${servers.url}/settings/services`);
+  await driver.type(/^Miles, Oil and filter/, "a lot");
+  await driver.tap(page.getByTestId("save-services"));
+  await page.getByRole("alert").first().waitFor();
+  await driver.type(/^Miles, Oil and filter/, "6,000");
+  await checked(driver, "services");
+  await driver.tap(page.getByTestId("save-services"));
+  await page.getByText(/Saved\. What is due/).waitFor();
+  await driver.close();
+});
