@@ -34,7 +34,7 @@ module.exports = {
       moduleNameMapper: {
         "^expo-router$": "<rootDir>/src/testing/router.ts",
         // Tests have no workers; the engine behind is the real one.
-        "/vin/vinClient$": "<rootDir>/src/testing/vinClient.ts",
+        "(^\\./|/vin/)vinClient$": "<rootDir>/src/testing/vinClient.ts",
         "^lucide-react-native/icons/(.*)$": "<rootDir>/../node_modules/lucide-react-native/dist/cjs/icons/$1.js",
       },
       transformIgnorePatterns: [

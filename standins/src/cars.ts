@@ -113,19 +113,23 @@ const WORK = [
 ] as const;
 
 /** What others did to a car: made up, with rising miles. */
-export function elsewhereOf(vin: string, today: DateTime): object {
+export function elsewhereOf(
+  vin: string,
+  today: DateTime,
+): { source: string; simulated: boolean; entries: { at: string; miles: number; place: string; work: string }[] } {
   const lot = new Lot(`history/${vin}`);
   const count = lot.below(5);
   const perYear = 8000 + 500 * lot.below(14);
   const entries = Array.from({ length: count }, (_, index) => {
     const monthsAgo = 7 + index * (5 + lot.below(6));
     return {
-      at: today
-        .startOf("month")
-        .minus({ months: monthsAgo })
-        .plus({ days: lot.below(27) })
-        .toUTC()
-        .toISO(),
+      at: new Date(
+        today
+          .startOf("month")
+          .minus({ months: monthsAgo })
+          .plus({ days: lot.below(27) })
+          .toMillis(),
+      ).toISOString(),
       miles: Math.max(0, 90_000 - Math.round((monthsAgo / 12) * perYear)),
       place: PLACES[lot.below(PLACES.length)] ?? PLACES[0],
       work: WORK[lot.below(WORK.length)] ?? WORK[0],

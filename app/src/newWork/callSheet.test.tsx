@@ -318,7 +318,7 @@ it("a model is picked by year, make and model", async () => {
   show(<NewWork />);
   fireEvent.press(screen.getByRole("radio", { name: "Model" }));
   fireEvent.press(screen.getByRole("radio", { name: "2017" }));
-  fireEvent.press(await screen.findByRole("radio", { name: "Honda" }));
+  fireEvent.press(await screen.findByRole("radio", { name: "Honda" }, { timeout: 30_000 }));
   fireEvent.changeText(screen.getByLabelText("Model: first letters"), "acc");
   fireEvent.press(screen.getByRole("radio", { name: "Accord" }));
   fireEvent.press(await screen.findByRole("radio", { name: "EX-L V6" }));

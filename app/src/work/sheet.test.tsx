@@ -66,6 +66,7 @@ describe("concerns", () => {
     show(<Concerns view={view({})} business={BUSINESS} />);
     fireEvent.press(screen.getByRole("button", { name: "Add a concern" }));
     fireEvent.press(screen.getByRole("checkbox", { name: "Brakes grind" }));
+    fireEvent.press(screen.getByTestId("add-concerns"));
     expect(given()).toMatchObject([{ type: "addConcern", text: "Brakes grind", phraseId: "grind" }]);
   });
 });

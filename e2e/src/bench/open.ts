@@ -9,7 +9,7 @@ import { launchBrowser } from "../driver";
 export interface Opened {
   browser: Browser;
   page: Page;
-  close(): Promise<void>;
+  close: () => Promise<void>;
 }
 
 export async function openApp(): Promise<Opened> {

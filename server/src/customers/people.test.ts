@@ -154,9 +154,9 @@ describe("a customer", () => {
 
   it("shows open work, visits, money, what was put off, and past work", async () => {
     const sunniva = await sheetOf("Sunniva");
-    expect(sunniva).toMatchObject({ owedCents: 0, openWork: [], pastWorkCount: 1 });
+    expect(sunniva).toMatchObject({ owedCents: 0, openWork: [], pastWorkCount: 3 });
     expect(sunniva.later.map(({ title }) => title)).toEqual(["Wiper blades"]);
-    expect(sunniva.lastVisits).toHaveLength(1);
+    expect(sunniva.lastVisits).toHaveLength(3);
     const bram = await sheetOf("Bram Castellanos");
     expect(bram.owedCents).toBeGreaterThan(0);
     expect(bram.comingVisits).toHaveLength(1);
@@ -253,7 +253,7 @@ describe("privacy", () => {
     );
     expect(headers.get("content-disposition")).toContain("attachment");
     expect(body).toMatchObject({ customer: { name: "Sunniva Achterberg" }, cars: [{ plate: "TDW7115" }] });
-    expect([body.workOrders.length, body.visits.length]).toEqual([1, 1]);
+    expect([body.workOrders.length, body.visits.length]).toEqual([3, 3]);
     expect(JSON.stringify(body)).not.toMatch(/costCents":\d|wageCents":\d/);
   });
 
@@ -267,8 +267,14 @@ describe("privacy", () => {
     const { id, version } = before.customer;
     const orderId = before.pastWork[0]?.id ?? "";
     await sendCommand(odile, orderId, { type: "addConcern", concernId: uuid(), text: "Sunniva says it rattles", kind: "fault", phraseId: null }); // prettier-ignore
+    // Their car tells of them, too: its nickname, why its VIN is kept, what they drive.
+    const [car] = before.vehicles;
+    const { id: carId, customerId: _owner, ...fields } = car ?? { id: "", customerId: "" };
+    await odile.send("PATCH", `/api/vehicles/${carId}`, { ...fields, nickname: "Achterberg's blue one", vinNote: "Sunniva read it" }); // prettier-ignore
+    const { vehicles } = await sheetOf("Oskar Nwosu");
+    await odile.post(`/api/vehicles/${vehicles[0]?.id ?? ""}/people`, { customerId: id, role: "Sunniva drives" });
     const { body } = await odile.post(`/api/customers/${id}/erase`, { version });
-    expect(body).toEqual({ billsKept: 1, carsRemoved: 0, photosRemoved: 0 });
+    expect(body).toEqual({ billsKept: 3, carsRemoved: 0, photosRemoved: 0 });
     const { body: after } = await odile.get<CustomerSheet>(`/api/customers/${id}`);
     expect(after).toMatchObject({ customer: { name: "Erased", phones: [] }, vehicles: [{ plate: null, vin: null, model: "CR-V" }] }); // prettier-ignore
     expect(after.pastWork[0]?.totalCents).toBe(before.pastWork[0]?.totalCents);

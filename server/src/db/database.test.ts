@@ -26,7 +26,7 @@ it("migrates once, also when started again on the same database", async () => {
   const rows = await server.running.deps.db.query<{ name: string }>("select name from migrations", {
     type: QueryTypes.SELECT,
   });
-  expect(rows.map(({ name }) => name)).toEqual(["0001-first-visit", "0002-people", "0003-transfer"]);
+  expect(rows.map(({ name }) => name)).toEqual(["0001-first-visit", "0002-people", "0003-transfer", "0004-cars"]);
   const customers = await server.running.deps.db.query<{ count: string }>(
     "select count(*)::int as count from customers",
     { type: QueryTypes.SELECT },

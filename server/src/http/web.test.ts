@@ -1,0 +1,43 @@
+import { mkdirSync, mkdtempSync, writeFileSync } from "node:fs";
+import { createServer, type Server } from "node:http";
+import type { AddressInfo } from "node:net";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { brotliCompressSync } from "node:zlib";
+import express from "express";
+import { webRoutes } from "./web";
+
+let server: Server;
+let url: string;
+
+beforeAll(async () => {
+  const folder = mkdtempSync(join(tmpdir(), "web-"));
+  mkdirSync(join(folder, "vin"));
+  writeFileSync(join(folder, "index.html"), "<p>app</p>");
+  writeFileSync(join(folder, "vin", "a.table"), "data");
+  writeFileSync(join(folder, "vin", "a.table.br"), brotliCompressSync("data"));
+  const app = express();
+  const router = express.Router();
+  webRoutes(router, folder);
+  app.use(router);
+  server = createServer(app);
+  await new Promise<void>((resolve) => server.listen(0, "127.0.0.1", resolve));
+  url = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
+});
+afterAll(() => new Promise((resolve) => server.close(resolve)));
+
+it("sends the VIN data as it was packed, to be kept for good, and plain to who cannot unpack it", async () => {
+  const packed = await fetch(`${url}/vin/a.table`, { headers: { "Accept-Encoding": "br" } });
+  expect(packed.headers.get("content-encoding")).toBe("br");
+  expect(packed.headers.get("cache-control")).toMatch(/immutable/);
+  expect(await packed.text()).toBe("data");
+  const plain = await fetch(`${url}/vin/a.table`, { headers: { "Accept-Encoding": "identity" } });
+  expect([plain.headers.get("content-encoding"), await plain.text()]).toEqual([null, "data"]);
+});
+it("answers any address of the app with the page, and a missing file with nothing", async () => {
+  const page = await fetch(`${url}/cars/1`, { headers: { Accept: "text/html" } });
+  expect([page.status, await page.text()]).toEqual([200, "<p>app</p>"]);
+  const missing = await fetch(`${url}/vin/..%2f..%2fsecret.table`, { headers: { Accept: "text/html", "Accept-Encoding": "br" } });
+  expect(missing.status).toBeGreaterThanOrEqual(400);
+  expect((await fetch(`${url}/workers/gone.js`, { headers: { Accept: "text/html" } })).status).toBe(404);
+}); // prettier-ignore
