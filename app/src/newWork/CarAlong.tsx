@@ -60,7 +60,7 @@ export function CarAlong({ car, fault }: { car: KeptCar; fault: string | undefin
           />
         </View>
       ))}
-      {fault && quotes.length > 0 ? <Notice text={fault} /> : null}
+      {fault && quotes.length > 0 && draft.openQuote === null ? <Notice text={fault} /> : null}
       {running.map(({ id, number, waitsFor }) => (
         <Button
           key={id}

@@ -93,12 +93,17 @@ export function CarByPick({ business }: { business: BusinessView }) {
       ) : make === null ? (
         <>
           <Button kind="quiet" label={`${year}, another year`} onPress={() => setYear(null)} />
-          <PickOne label="Make" names={makes.data?.map((each) => each.make)} onPick={setMake} />
+          <PickOne key="make" label="Make" names={makes.data?.map((each) => each.make)} onPick={setMake} />
         </>
       ) : (
         <>
           <Button kind="quiet" label={`${year} ${make}, another make`} onPress={() => setMake(null)} />
-          <PickOne label="Model" names={makes.data?.find((each) => each.make === make)?.models} onPick={setModel} />
+          <PickOne
+            key="model"
+            label="Model"
+            names={makes.data?.find((each) => each.make === make)?.models}
+            onPick={setModel}
+          />
         </>
       )}
     </View>

@@ -55,6 +55,7 @@ function server(over: Parameters<typeof fakeServer>[0] = {}): ReturnType<typeof 
 beforeEach(() => {
   visited.length = 0;
   useDraft.getState().clear();
+  vinData.isMissing = false;
 });
 
 /** A field whose label is also that of the way to look. */
@@ -156,9 +157,6 @@ it("asks which car it is when a plate has two, and says when it has none", async
 
 describe("by VIN", () => {
   const REPORT = { report: null, guess: GUESS, variants: { trims: [], engines: [], drives: [] }, known: null };
-  beforeEach(() => {
-    vinData.isMissing = false;
-  });
   const type = (vin: string): void => {
     fireEvent.press(screen.getByRole("radio", { name: "VIN" }));
     fireEvent.changeText(field("VIN"), vin);
@@ -318,8 +316,10 @@ it("a model is picked by year, make and model", async () => {
   show(<NewWork />);
   fireEvent.press(screen.getByRole("radio", { name: "Model" }));
   fireEvent.press(screen.getByRole("radio", { name: "2017" }));
-  fireEvent.press(await screen.findByRole("radio", { name: "Honda" }, { timeout: 30_000 }));
-  fireEvent.changeText(screen.getByLabelText("Model: first letters"), "acc");
+  await screen.findByRole("radio", { name: "Toyota" }, { timeout: 30_000 });
+  fireEvent.changeText(screen.getByLabelText("Make: first letters"), "hon");
+  expect(screen.queryByRole("radio", { name: "Toyota" })).toBeNull();
+  fireEvent.press(screen.getByRole("radio", { name: "Honda" }));
   fireEvent.press(screen.getByRole("radio", { name: "Accord" }));
   fireEvent.press(await screen.findByRole("radio", { name: "EX-L V6" }));
   fireEvent.press(screen.getByTestId("confirm-car"));

@@ -40,9 +40,12 @@ function Services({ business }: { business: BusinessView }) {
       months: each.months === null ? "" : String(each.months),
     })),
   );
+  const [allJobsOf, setAllJobsOf] = useState<string | null>(null);
   const [said, setSaid] = useState<{ kind: "fault" | "note"; text: string } | null>(null);
-  const change = (id: string, part: Partial<(typeof services)[number]>): void =>
+  const change = (id: string, part: Partial<(typeof services)[number]>): void => {
+    setSaid(null);
     setServices(services.map((service) => (service.id === id ? { ...service, ...part } : service)));
+  };
   const fits = (typed: string): boolean => !Number.isNaN(wholeNumber(typed));
   const save = async (): Promise<void> => {
     if (!services.every(({ miles, months }) => fits(miles) && fits(months)))
@@ -106,12 +109,7 @@ function Services({ business }: { business: BusinessView }) {
             Done by these jobs
           </Words>
           {business.library
-            .filter(
-              (job) =>
-                job.area === "Service" ||
-                jobIds.includes(job.id) ||
-                title.toLowerCase().includes(job.title.toLowerCase()),
-            )
+            .filter((job) => allJobsOf === id || job.area === "Service" || jobIds.includes(job.id))
             .map((job) => (
               <Tick
                 key={job.id}
@@ -122,6 +120,9 @@ function Services({ business }: { business: BusinessView }) {
                 }
               />
             ))}
+          {allJobsOf === id ? null : (
+            <Button kind="quiet" label={`Other jobs that do ${title || "it"}`} onPress={() => setAllJobsOf(id)} />
+          )}
           <Button
             kind="quiet"
             label={`Take ${title || "it"} off the list`}
