@@ -152,6 +152,7 @@ it("a model is picked without typing, and its trim with it", async () => {
 });
 
 describe("photos and codes", () => {
+  const GRAY = "#8a8a85";
   let driver: Driver;
   beforeAll(async () => {
     driver = await signedIn();
@@ -167,22 +168,23 @@ describe("photos and codes", () => {
     return page.getByTestId("scanned").allInnerTexts();
   };
 
-  it.each<[Code, string, string?]>([
-    ["code39", "left:900px;top:1200px;width:1800px;transform:rotate(4deg)"],
-    ["code39", "left:900px;top:1200px;width:1800px;transform:rotate(90deg)"],
-    ["code39", "left:900px;top:1200px;width:1800px;transform:rotate(17deg)"],
+  it.each<[Code, string, string]>([
+    ["code39", "left:900px;top:1200px;width:1800px;transform:rotate(4deg)", GRAY],
+    ["code39", "left:900px;top:1200px;width:1800px;transform:rotate(90deg)", GRAY],
+    ["code39", "left:900px;top:1200px;width:1800px;transform:rotate(17deg)", GRAY],
     ["code128", "left:1200px;top:1400px;width:1700px;filter:brightness(.35)", "#20201e"],
-    ["datamatrix", "left:2600px;top:800px;width:420px;transform:rotate(30deg)"],
-    ["qrcode", "left:600px;top:1800px;width:500px;transform:scaleX(-1)"],
-  ])("a %s in a photo is found: %s", async (code, style, ground?: string) => {
+    ["datamatrix", "left:2600px;top:800px;width:420px;transform:rotate(30deg)", GRAY],
+    ["qrcode", "left:600px;top:1800px;width:500px;transform:scaleX(-1)", GRAY],
+  ])("a %s in a photo is found: %s", async (code, style, ground) => {
     expect(await scan(await codePhoto(browser, [{ code, text: VIN, style }], ground))).toEqual([VIN]);
   });
 
   it("two codes in one photo are both offered", async () => {
-    const picture = await codePhoto(browser, [
+    const codes: Parameters<typeof codePhoto>[1] = [
       { code: "code39", text: VIN, style: "left:300px;top:400px;width:1500px" },
       { code: "qrcode", text: OTHER_VIN, style: "left:2500px;top:1500px;width:700px" },
-    ]);
+    ];
+    const picture = await codePhoto(browser, codes, GRAY);
     expect((await scan(picture)).sort()).toEqual([OTHER_VIN, VIN].sort());
     await checked(driver, "two-codes");
     await driver.tap(driver.page.getByTestId("scanned").filter({ hasText: VIN }));
@@ -213,7 +215,7 @@ describe("photos and codes", () => {
   });
 
   it("the camera finds a code by itself, and says so when it may not look", async () => {
-    const { buffer } = await codePhoto(browser, [{ code: "code128", text: VIN, style: "left:600px;top:1000px;width:2600px" }]); // prettier-ignore
+    const { buffer } = await codePhoto(browser, [{ code: "code128", text: VIN, style: "left:600px;top:1000px;width:2600px" }], GRAY); // prettier-ignore
     const file = join(mkdtempSync(join(tmpdir(), "camera-")), "camera.mjpeg");
     writeFileSync(file, Buffer.concat([buffer, buffer]));
     const withCamera = await launchBrowser([

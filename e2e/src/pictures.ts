@@ -32,7 +32,7 @@ async function codeImage(code: Code, text: string, style: string): Promise<strin
 export async function codePhoto(
   browser: Browser,
   codes: readonly { code: Code; text: string; style: string }[],
-  ground = "#8a8a85",
+  ground: string,
 ): Promise<Picture> {
   const images = await Promise.all(codes.map(({ code, text, style }) => codeImage(code, text, style)));
   return photo(browser, images.join(""), PHOTO, ground);

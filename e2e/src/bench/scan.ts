@@ -16,7 +16,7 @@ const PHOTOS: readonly [Code, string][] = [
 async function main(): Promise<void> {
   const { page, browser, close } = await openApp();
   for (const [code, style] of PHOTOS) {
-    const { buffer } = await codePhoto(browser, [{ code, text: VIN, style }]);
+    const { buffer } = await codePhoto(browser, [{ code, text: VIN, style }], "#8a8a85");
     const { times, gaps } = await page.evaluate(
       async ({ base64, count }) => {
         const file = await (await fetch(`data:image/jpeg;base64,${base64}`)).blob();
