@@ -5,14 +5,11 @@ import express from "express";
 import type { Browser, Page } from "playwright-core";
 import { launchBrowser } from "../driver";
 
-/** The built app in a browser, without a server behind it. */
-export interface Opened {
-  browser: Browser;
-  page: Page;
-  close: () => Promise<void>;
-}
-
-export async function openApp(): Promise<Opened> {
+/**
+ * Opens the built app in a browser, without a server behind it, kept by its service worker.
+ * @param measure - what is timed there; all is closed after it, also when it fails.
+ */
+export async function withApp(measure: (page: Page, browser: Browser) => Promise<void>): Promise<void> {
   const app = express();
   const dist = join(__dirname, "..", "..", "..", "app", "dist");
   app.use(express.static(dist), (_req, res) => res.sendFile(join(dist, "index.html")));
@@ -20,17 +17,20 @@ export async function openApp(): Promise<Opened> {
     const listening = app.listen(0, "127.0.0.1", () => resolve(listening));
   });
   const browser = await launchBrowser();
-  const page = await browser.newPage();
-  await page.goto(`http://127.0.0.1:${(server.address() as AddressInfo).port}/`);
-  await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
-  return {
-    browser,
-    page,
-    async close() {
-      await browser.close();
-      await new Promise((resolve) => server.close(resolve));
-    },
-  };
+  try {
+    const page = await browser.newPage();
+    // tsx names functions through a helper that a page does not have.
+    await page.addInitScript("globalThis.__name ??= (named) => named");
+    await page.goto(`http://127.0.0.1:${(server.address() as AddressInfo).port}/`);
+    // The page is answered by its service worker only from the next load on.
+    await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+    await page.reload();
+    await page.waitForFunction(() => navigator.serviceWorker.controller !== null);
+    await measure(page, browser);
+  } finally {
+    await browser.close();
+    await new Promise((resolve) => server.close(resolve));
+  }
 }
 
 /** One JSON line per figure. */

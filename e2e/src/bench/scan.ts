@@ -1,5 +1,6 @@
+import type { Browser, Page } from "playwright-core";
 import { codePhoto, type Code } from "../pictures";
-import { openApp, tell } from "./open";
+import { tell, withApp } from "./open";
 
 /** Times finding a code in a 12-megapixel photo in the worker, and the longest the page stood still meanwhile. */
 
@@ -13,8 +14,7 @@ const PHOTOS: readonly [Code, string][] = [
   ["qrcode", "left:600px;top:1800px;width:500px"],
 ];
 
-async function main(): Promise<void> {
-  const { page, browser, close } = await openApp();
+async function scan(page: Page, browser: Browser): Promise<void> {
   for (const [code, style] of PHOTOS) {
     const { buffer } = await codePhoto(browser, [{ code, text: VIN, style }], "#8a8a85");
     const { times, gaps } = await page.evaluate(
@@ -22,13 +22,14 @@ async function main(): Promise<void> {
         const file = await (await fetch(`data:image/jpeg;base64,${base64}`)).blob();
         const worker = new Worker("/workers/picture.js");
         const read = (picture: ImageBitmap): Promise<{ text: string }[]> =>
-          new Promise((resolve) => {
+          new Promise((resolve, reject) => {
             const id = crypto.randomUUID();
             worker.addEventListener("message", function answered({ data }: MessageEvent<{ id: string; value: { text: string }[] }>) {
               if (data.id !== id) return;
               worker.removeEventListener("message", answered);
               resolve(data.value);
             });
+            worker.addEventListener("error", () => reject(new Error("the worker could not be loaded")), { once: true });
             worker.postMessage({ id, type: "APPLY", path: ["readPicture"], argumentList: [{ type: "RAW", value: picture }] }, [picture]);
           });
         const found: number[] = [];
@@ -62,10 +63,9 @@ async function main(): Promise<void> {
     tell("scan", name, "ms", times);
     tell("scan", `${name}: longest the page stood still`, "ms", gaps);
   }
-  await close();
 }
 
-void main().catch((error: unknown) => {
+void withApp(scan).catch((error: unknown) => {
   process.stderr.write(`${String(error)}\n`);
   process.exitCode = 1;
 });

@@ -1,7 +1,8 @@
 import { readdirSync, readFileSync, statSync } from "node:fs";
 import { join } from "node:path";
 import { brotliCompressSync } from "node:zlib";
-import { openApp, tell } from "./open";
+import type { Page } from "playwright-core";
+import { tell, withApp } from "./open";
 
 /** Times the VIN data in the browser: its size on the wire, opening it from the cache without the network, decoding. */
 
@@ -9,11 +10,10 @@ const DIST = join(__dirname, "..", "..", "..", "app", "dist");
 const OPENINGS = 9;
 const DECODES = 1000;
 
-async function main(): Promise<void> {
+async function decodeInBrowser(page: Page): Promise<void> {
   const [packed = ""] = readdirSync(join(DIST, "vin")).filter((name) => name.endsWith(".br"));
   const worker = brotliCompressSync(readFileSync(join(DIST, "workers", "vin.js"))).length;
   tell("vin", "browser: data and worker on the wire", "bytes", [statSync(join(DIST, "vin", packed)).size + worker]);
-  const { page, browser, close } = await openApp();
   await page.context().setOffline(true);
   const { openings, decodes } = await page.evaluate(
     async ({ openingCount, decodeCount }) => {
@@ -27,6 +27,8 @@ async function main(): Promise<void> {
             if (data.type === "RAW") resolve();
             else reject(new Error(`the worker answered ${data.type}`));
           });
+          // A worker that cannot be loaded never answers.
+          to.addEventListener("error", () => reject(new Error("the worker could not be loaded")), { once: true });
           to.postMessage({ id, type: "APPLY", path: ["decode"], argumentList: [{ type: "RAW", value: vin }] });
         });
       const opened: number[] = [];
@@ -51,11 +53,9 @@ async function main(): Promise<void> {
   );
   tell("vin", "browser, no network: open from the cache and decode one", "ms", openings);
   tell("vin", "browser: decode with trims, to the worker and back", "ms", decodes);
-  await close();
-  await browser.close();
 }
 
-void main().catch((error: unknown) => {
+void withApp(decodeInBrowser).catch((error: unknown) => {
   process.stderr.write(`${String(error)}\n`);
   process.exitCode = 1;
 });
