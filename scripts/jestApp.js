@@ -1,7 +1,8 @@
-// The browser's storage, which Node does not have.
-const kept = new Map();
-globalThis.localStorage = {
-  getItem: (key) => kept.get(key) ?? null,
-  setItem: (key, value) => void kept.set(key, String(value)),
-  removeItem: (key) => void kept.delete(key),
-};
+// The browser's storage, which Node does not have; what is kept shows as its keys, as there.
+const kept = {};
+const hidden = (value) => ({ value, enumerable: false });
+globalThis.localStorage = Object.defineProperties(kept, {
+  getItem: hidden((key) => kept[key] ?? null),
+  setItem: hidden((key, value) => void (kept[key] = String(value))),
+  removeItem: hidden((key) => void delete kept[key]),
+});

@@ -1,40 +1,20 @@
 import { mkdtempSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
-import type { Browser, Locator } from "playwright-core";
-import { Driver, PHONE, WIDE, launchBrowser, type Viewport } from "./driver";
+import type { Locator } from "playwright-core";
+import { type Driver, PHONE, WIDE, launchBrowser } from "./driver";
 import { codePhoto, labelPhoto, type Code, type Picture } from "./pictures";
-import { startServers, type Servers } from "./servers";
+import { checked, openWorld } from "./world";
 
 /** From an unknown caller with a plate to the saved work order, beyond name, phone and plate. */
 const BY_PLATE_TAPS = 12;
 const VIN = "JF2SJAEC4EH430915";
 const OTHER_VIN = "3FA6P0H76FR193745";
 
-let servers: Servers;
-let browser: Browser;
+const world = openWorld();
 
-beforeAll(async () => {
-  servers = await startServers();
-  browser = await launchBrowser();
-});
-afterAll(async () => {
-  await browser?.close();
-  await servers?.stop();
-});
-
-async function signedIn(viewport: Viewport = PHONE, from: Browser = browser): Promise<Driver> {
-  const driver = await Driver.open(from, viewport, servers.url);
-  await driver.button(/Odile/);
-  await driver.page.getByRole("list", { name: "Stops" }).waitFor();
-  return driver;
-}
-async function checked(driver: Driver, name: string): Promise<void> {
-  await driver.picture(name);
-  expect({ screen: name, violations: await driver.violations() }).toEqual({ screen: name, violations: [] });
-}
 async function newWork(driver: Driver, way?: "VIN" | "Model" | "By hand"): Promise<void> {
-  await driver.page.goto(`${servers.url}/new`);
+  await driver.page.goto(`${world.servers.url}/new`);
   await driver.button("Start over");
   if (way) await driver.tap(driver.page.getByRole("radio", { name: way }));
 }
@@ -46,14 +26,14 @@ async function carId(driver: Driver, name: string): Promise<string> {
   }, name);
 }
 async function openCar(driver: Driver, name: string): Promise<void> {
-  await driver.page.goto(`${servers.url}/cars/${await carId(driver, name)}`);
+  await driver.page.goto(`${world.servers.url}/cars/${await carId(driver, name)}`);
   await driver.page.getByTestId("part-odometer").waitFor();
 }
 const fold = (driver: Driver, part: string): Locator =>
   driver.page.getByTestId(`part-${part}`).getByRole("button").first();
 
 it.each([PHONE, WIDE])("a new caller's car comes from the plate in a few taps on a $name screen", async (viewport) => {
-  const driver = await signedIn(viewport);
+  const driver = await world.signedIn(viewport);
   const { page } = driver;
   driver.taps = 0;
   await driver.tap(page.getByRole("link", { name: "New", exact: true }));
@@ -85,7 +65,7 @@ it.each([PHONE, WIDE])("a new caller's car comes from the plate in a few taps on
 
 describe("typed VINs", () => {
   it("are checked with each letter, marked, put right, and asked what they leave open", async () => {
-    const driver = await signedIn();
+    const driver = await world.signedIn();
     const { page } = driver;
     await newWork(driver, "VIN");
     await driver.type("VIN", "3FA6POH76FR193745");
@@ -105,7 +85,7 @@ describe("typed VINs", () => {
     ["18 characters", `${VIN}9`, /this has 18, 1 too many/],
     ["an import whose check digit fails", "WBA8E9G55GNT48206", /outside North America that is no error/],
   ])("%s: a word, and what was typed is kept", async (_name, typed, words) => {
-    const driver = await signedIn();
+    const driver = await world.signedIn();
     await newWork(driver, "VIN");
     await driver.type("VIN", typed);
     await driver.page.getByText(words).first().waitFor();
@@ -114,7 +94,7 @@ describe("typed VINs", () => {
   });
 
   it("that do not check are kept with a reason only; shorter ones of old cars go on by hand", async () => {
-    const driver = await signedIn();
+    const driver = await world.signedIn();
     const { page } = driver;
     await newWork(driver, "VIN");
     await driver.type("VIN", "3FA6P0H76FR193746");
@@ -138,7 +118,7 @@ describe("typed VINs", () => {
 });
 
 it("a model is picked without typing, and its trim with it", async () => {
-  const driver = await signedIn();
+  const driver = await world.signedIn();
   const { page } = driver;
   await newWork(driver, "Model");
   driver.taps = 0;
@@ -155,7 +135,7 @@ describe("photos and codes", () => {
   const GRAY = "#8a8a85";
   let driver: Driver;
   beforeAll(async () => {
-    driver = await signedIn();
+    driver = await world.signedIn();
   });
   afterAll(() => driver?.close());
   const scan = async (picture: Picture, wanted: "vin" | "plate" = "vin"): Promise<string[]> => {
@@ -176,7 +156,7 @@ describe("photos and codes", () => {
     ["datamatrix", "left:2600px;top:800px;width:420px;transform:rotate(30deg)", GRAY],
     ["qrcode", "left:600px;top:1800px;width:500px;transform:scaleX(-1)", GRAY],
   ])("a %s in a photo is found: %s", async (code, style, ground) => {
-    expect(await scan(await codePhoto(browser, [{ code, text: VIN, style }], ground))).toEqual([VIN]);
+    expect(await scan(await codePhoto(world.browser, [{ code, text: VIN, style }], ground))).toEqual([VIN]);
   });
 
   it("two codes in one photo are both offered", async () => {
@@ -184,7 +164,7 @@ describe("photos and codes", () => {
       { code: "code39", text: VIN, style: "left:300px;top:400px;width:1500px" },
       { code: "qrcode", text: OTHER_VIN, style: "left:2500px;top:1500px;width:700px" },
     ];
-    const picture = await codePhoto(browser, codes, GRAY);
+    const picture = await codePhoto(world.browser, codes, GRAY);
     expect((await scan(picture)).sort()).toEqual([OTHER_VIN, VIN].sort());
     await checked(driver, "two-codes");
     await driver.tap(driver.page.getByTestId("scanned").filter({ hasText: VIN }));
@@ -197,12 +177,12 @@ describe("photos and codes", () => {
     ["on its side", "font-size:48px;left:-250px;transform:rotate(90deg)", "#77736a"],
     ["in the dark", "filter:brightness(.3)", "#1a1a1a"],
   ])("a VIN's text is read %s, and confirmed by a person", async (_name, style, ground) => {
-    const picture = await labelPhoto(browser, ["MFD BY FUJI 04/14", `VIN: ${VIN}`], style, ground);
+    const picture = await labelPhoto(world.browser, ["MFD BY FUJI 04/14", `VIN: ${VIN}`], style, ground);
     expect(await scan(picture)).toContain(VIN);
   });
 
   it("a plate's text is read", async () => {
-    const picture = await labelPhoto(browser, ["FRY5083"], "font-size:170px;font-family:'DejaVu Sans'");
+    const picture = await labelPhoto(world.browser, ["FRY5083"], "font-size:170px;font-family:'DejaVu Sans'");
     expect(await scan(picture, "plate")).toContain("FRY5083");
   });
 
@@ -215,7 +195,7 @@ describe("photos and codes", () => {
   });
 
   it("the camera finds a code by itself, and says so when it may not look", async () => {
-    const { buffer } = await codePhoto(browser, [{ code: "code128", text: VIN, style: "left:600px;top:1000px;width:2600px" }], GRAY); // prettier-ignore
+    const { buffer } = await codePhoto(world.browser, [{ code: "code128", text: VIN, style: "left:600px;top:1000px;width:2600px" }], GRAY); // prettier-ignore
     const file = join(mkdtempSync(join(tmpdir(), "camera-")), "camera.mjpeg");
     writeFileSync(file, Buffer.concat([buffer, buffer]));
     const withCamera = await launchBrowser([
@@ -223,7 +203,7 @@ describe("photos and codes", () => {
       "--use-fake-device-for-media-stream",
       `--use-file-for-fake-video-capture=${file}`,
     ]);
-    const other = await signedIn(PHONE, withCamera);
+    const other = await world.signedIn(PHONE, /Odile/, withCamera);
     await newWork(other, "VIN");
     await other.tap(other.page.getByTestId("scan-live"));
     await other.tap(other.page.getByTestId("scanned").filter({ hasText: VIN }));
@@ -236,7 +216,7 @@ describe("photos and codes", () => {
 });
 
 it("VINs are read without the network after the first visit, also by a page loaded anew", async () => {
-  const driver = await signedIn();
+  const driver = await world.signedIn();
   const { page } = driver;
   await newWork(driver, "VIN");
   await page.evaluate(async () => {
@@ -256,7 +236,7 @@ it("VINs are read without the network after the first visit, also by a page load
 
 describe("a car somebody else has here", () => {
   it("is moved with its history to the caller, or linked to who drives it", async () => {
-    const driver = await signedIn();
+    const driver = await world.signedIn();
     const { page } = driver;
     await newWork(driver);
     await driver.type("Name or business", "Iolanthe Marsh");
@@ -288,7 +268,7 @@ describe("a car somebody else has here", () => {
 
 describe("what comes along with a car", () => {
   it("an open quote is copied knowingly, and work put off is taken along", async () => {
-    const driver = await signedIn();
+    const driver = await world.signedIn();
     const { page } = driver;
     await newWork(driver);
     await driver.type("Plate", "LRK1340");
@@ -318,7 +298,7 @@ describe("what comes along with a car", () => {
 });
 
 it.each([PHONE, WIDE])("a car tells all about itself on a $name screen", async (viewport) => {
-  const driver = await signedIn(viewport);
+  const driver = await world.signedIn(viewport);
   const { page } = driver;
   await openCar(driver, viewport === PHONE ? "Maren" : "Sunniva");
   if (!(await page.getByTestId("ask-specs").isVisible())) await driver.tap(fold(driver, "specs"));
@@ -343,10 +323,10 @@ it.each([PHONE, WIDE])("a car tells all about itself on a $name screen", async (
   await driver.type(/DOT code/, "2319");
   await page.getByText(/Made in week 23 of 2019/).waitFor();
 
-  await servers.fault("recalls", "down");
+  await world.servers.fault("recalls", "down");
   await driver.tap(fold(driver, "recalls"));
   await page.getByText(/The source of recalls does not answer/).waitFor();
-  await servers.fault("recalls", "none");
+  await world.servers.fault("recalls", "none");
   await driver.tap(page.getByTestId("part-recalls").getByRole("button", { name: "Try again" }));
   await page
     .getByTestId("part-recalls")
@@ -369,13 +349,13 @@ it.each([PHONE, WIDE])("a car tells all about itself on a $name screen", async (
 });
 
 it("a car is told apart by nickname, unit number and photo", async () => {
-  const driver = await signedIn();
+  const driver = await world.signedIn();
   const { page } = driver;
   await openCar(driver, "Harbor Bread");
   await driver.tap(page.getByTestId("change-car"));
   await driver.type("Nickname", "Crumbs");
   await driver.type("Year", "20x7");
-  const { buffer } = await labelPhoto(browser, ["VAN"], "");
+  const { buffer } = await labelPhoto(world.browser, ["VAN"], "");
   await page.getByTestId("photo-car").setInputFiles({ name: "van.jpg", mimeType: "image/jpeg", buffer });
   await page.getByRole("img", { name: "Photo of the car" }).waitFor();
   await driver.tap(page.getByTestId("save-car"));
@@ -389,9 +369,9 @@ it("a car is told apart by nickname, unit number and photo", async () => {
 });
 
 it("a wrong car on a running work order is swapped after it is said what that means", async () => {
-  const driver = await signedIn();
+  const driver = await world.signedIn();
   const { page } = driver;
-  await page.goto(`${servers.url}/open`);
+  await page.goto(`${world.servers.url}/open`);
   await driver.tap(page.getByRole("link", { name: /Teodor Vance/ }).first());
   await driver.tap(page.getByTestId("swap-car"));
   await driver.type(/Or a car of somebody else/, "Petra");
@@ -417,7 +397,7 @@ it("a wrong car on a running work order is swapped after it is said what that me
 });
 
 it("phrases are changed for once, kept for good, and edited by the owner; services, too", async () => {
-  const driver = await signedIn();
+  const driver = await world.signedIn();
   const { page } = driver;
   await newWork(driver);
   await driver.type("What is wrong, in their words", "Rattles like a tin can");
@@ -430,7 +410,7 @@ it("phrases are changed for once, kept for good, and edited by the owner; servic
   const first = page.getByRole("group", { name: "Ready phrases" }).getByRole("checkbox").first();
   expect(await first.getAttribute("aria-label")).toBe("Brakes squeal when cold");
 
-  await page.goto(`${servers.url}/settings/concerns`);
+  await page.goto(`${world.servers.url}/settings/concerns`);
   await driver.type("Search the phrases", "rattles");
   await driver.button("Change Rattles like a tin can");
   await driver.type(/^Phrase$/, "Rattles {when} like a tin can");
@@ -439,7 +419,7 @@ it("phrases are changed for once, kept for good, and edited by the owner; servic
   await driver.tap(page.getByTestId("save-concerns"));
   await page.getByText(/Saved\. New work orders/).waitFor();
 
-  await page.goto(`${servers.url}/settings/services`);
+  await page.goto(`${world.servers.url}/settings/services`);
   await driver.type(/^Miles, Oil and filter/, "a lot");
   await driver.tap(page.getByTestId("save-services"));
   await page.getByRole("alert").first().waitFor();

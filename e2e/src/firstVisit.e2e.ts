@@ -1,23 +1,12 @@
 import { deflateSync, crc32 } from "node:zlib";
-import type { Browser } from "playwright-core";
-import { Driver, PHONE, WIDE, launchBrowser } from "./driver";
-import { startServers, type Servers } from "./servers";
+import { Driver, PHONE, WIDE } from "./driver";
+import { checked, openWorld } from "./world";
 
 /** Tap budgets: the call up to the saved work order, and the whole visit up to the texted receipt. */
 const CALL_TAPS = 12;
 const WHOLE_TAPS = 48;
 
-let servers: Servers;
-let browser: Browser;
-
-beforeAll(async () => {
-  servers = await startServers();
-  browser = await launchBrowser();
-});
-afterAll(async () => {
-  await browser?.close();
-  await servers?.stop();
-});
+const world = openWorld();
 
 describe.each([
   {
@@ -44,7 +33,7 @@ describe.each([
   },
 ])("a first visit on a $viewport.name screen", ({ viewport, caller, money }) => {
   it("goes from the call to the paid receipt, and is found again after a restart", async () => {
-    const driver = await Driver.open(browser, viewport, servers.url);
+    const driver = await Driver.open(world.browser, viewport, world.servers.url);
     const { page } = driver;
     await checked(driver, "sign-in");
     await driver.button(/Odile Farrow/);
@@ -128,7 +117,7 @@ describe.each([
 
     // Money: a declined card first, then the card or cash.
     await driver.button("Card");
-    await servers.fault("terminal", "declined", 1);
+    await world.servers.fault("terminal", "declined", 1);
     await driver.tap(page.getByTestId("take-card"));
     await page
       .getByRole("alert")
@@ -163,7 +152,7 @@ describe.each([
       expect.stringMatching(/Your receipt/),
     ]);
     const link = await lastLinkTo(caller.phone);
-    const phone = await Driver.open(browser, viewport, link);
+    const phone = await Driver.open(world.browser, viewport, link);
     await phone.page.getByText("Paid in full").waitFor();
     expect(await phone.violations()).toEqual([]);
     const pdf = await phone.context.request.get(`${link.replace("/r/", "/api/public/receipts/")}/pdf`);
@@ -171,9 +160,9 @@ describe.each([
     await phone.close();
 
     // Everything is there again after the server was stopped and started.
-    await servers.stopServer();
-    await servers.startServer();
-    await page.goto(`${servers.url}/find`);
+    await world.servers.stopServer();
+    await world.servers.startServer();
+    await page.goto(`${world.servers.url}/find`);
     await driver.type(/Name, phone/, caller.phone.replace(/\D/g, "").slice(-7));
     await page.getByRole("link", { name: `Customer ${caller.shown}` }).waitFor();
     await checked(driver, "find");
@@ -200,14 +189,10 @@ describe.each([
 });
 
 /** Looks at a screen as it is passed: no violation, and a picture where one is wanted. */
-async function checked(driver: Driver, name: string): Promise<void> {
-  await driver.picture(name);
-  expect({ screen: name, violations: await driver.violations() }).toEqual({ screen: name, violations: [] });
-}
 
 async function textsTo(phone: string): Promise<string[]> {
   const digits = phone.replace(/\D/g, "");
-  const sent = (await (await fetch(`${servers.standins}/phone.json`)).json()) as { to: string; text: string }[];
+  const sent = (await (await fetch(`${world.servers.standins}/phone.json`)).json()) as { to: string; text: string }[];
   return sent.filter(({ to }) => to.endsWith(digits)).map(({ text }) => text);
 }
 

@@ -1,28 +1,10 @@
-import type { Browser } from "playwright-core";
-import { Driver, PHONE, WIDE, launchBrowser } from "./driver";
-import { startServers, type Servers } from "./servers";
+import { type Driver, WIDE } from "./driver";
+import { checked, openWorld } from "./world";
 
-let servers: Servers;
-let browser: Browser;
-
-beforeAll(async () => {
-  servers = await startServers();
-  browser = await launchBrowser();
-});
-afterAll(async () => {
-  await browser?.close();
-  await servers?.stop();
-});
-
-async function signedIn(name: RegExp, viewport: typeof PHONE | typeof WIDE = PHONE): Promise<Driver> {
-  const driver = await Driver.open(browser, viewport, servers.url);
-  await driver.button(name);
-  await driver.page.getByRole("list", { name: "Stops" }).waitFor();
-  return driver;
-}
+const world = openWorld();
 
 async function openOrder(driver: Driver, name: string): Promise<void> {
-  await driver.page.goto(`${servers.url}/find`);
+  await driver.page.goto(`${world.servers.url}/find`);
   await driver.type(/Name, phone/, name);
   await driver.tap(driver.page.getByRole("link", { name: new RegExp(`Work order \\d+, ${name}`) }).first());
   await driver.page.getByRole("heading", { name: new RegExp(name), level: 1 }).waitFor();
@@ -30,7 +12,7 @@ async function openOrder(driver: Driver, name: string): Promise<void> {
 
 describe("a price asked on the phone", () => {
   it("starts from a misread VIN, needs no visit, and is booked later", async () => {
-    const driver = await signedIn(/Odile/);
+    const driver = await world.signedIn();
     const { page } = driver;
     await driver.tap(page.getByRole("link", { name: "New", exact: true }));
     await driver.type("What is wrong, in their words", "squeaks when it rains");
@@ -38,8 +20,7 @@ describe("a price asked on the phone", () => {
     await driver.tap(page.getByRole("radio", { name: "VIN" }));
     await driver.type("VIN", "1N4AL3AP1FC2O7731");
     await page.getByText(/Character 13 is "O"/).waitFor();
-    await driver.picture("vin-misread");
-    expect(await driver.violations()).toEqual([]);
+    await checked(driver, "vin-misread");
     await driver.button(/^1N4AL3AP1FC207731/);
     await page.getByText("2015 Nissan Altima").waitFor();
     await driver.button("Yes, this one");
@@ -76,7 +57,7 @@ describe("a price asked on the phone", () => {
   });
 
   it("goes on with the car's owner when the plate is known", async () => {
-    const driver = await signedIn(/Odile/);
+    const driver = await world.signedIn();
     const { page } = driver;
     await driver.tap(page.getByRole("link", { name: "New", exact: true }));
     await driver.type("Plate", "lrk-33I0");
@@ -89,8 +70,8 @@ describe("a price asked on the phone", () => {
   });
 
   it("tells when the register does not answer, and goes on by hand", async () => {
-    await servers.fault("register", "down");
-    const driver = await signedIn(/Odile/);
+    await world.servers.fault("register", "down");
+    const driver = await world.signedIn();
     const { page } = driver;
     await driver.tap(page.getByRole("link", { name: "New", exact: true }));
     await driver.type("Name or business", "Edda Moor");
@@ -102,19 +83,19 @@ describe("a price asked on the phone", () => {
     await driver.button("Yes, this one");
     await driver.tap(page.getByTestId("save-work"));
     await page.getByRole("heading", { name: "Edda Moor", level: 1 }).waitFor();
-    await servers.fault("register", "none");
+    await world.servers.fault("register", "none");
     await driver.close();
   });
 });
 
 describe("a dropped connection", () => {
   it("keeps what is done, says so, and sends it after a reload", async () => {
-    const driver = await signedIn(/Odile/);
+    const driver = await world.signedIn();
     const { page } = driver;
     await openOrder(driver, "Ingrid Palomar");
     await driver.button("I'm there already");
     await page.getByText("Saved", { exact: true }).waitFor();
-    await servers.stopServer();
+    await world.servers.stopServer();
     await driver.tap(page.getByTestId("grade-oil").getByRole("radio", { name: "Watch" }));
     await driver.tap(page.getByTestId("grade-coolant").getByRole("radio", { name: "Sound" }));
     await page.getByText(/No connection; 2 changes kept here/).waitFor();
@@ -122,7 +103,7 @@ describe("a dropped connection", () => {
     expect(await page.getByTestId("grade-oil").getByRole("radio", { name: "Watch" }).getAttribute("aria-checked")).toBe(
       "true",
     );
-    await servers.startServer();
+    await world.servers.startServer();
     await page.reload();
     await page.getByText("Saved", { exact: true }).waitFor();
     await page.getByTestId("part-check").getByText("6 open, 1 to watch").waitFor();
@@ -132,7 +113,7 @@ describe("a dropped connection", () => {
 
 describe("two people", () => {
   it("see each other's work, and the one whose change lost is told", async () => {
-    const [odile, wren] = [await signedIn(/Odile/), await signedIn(/Wren/, WIDE)];
+    const [odile, wren] = [await world.signedIn(), await world.signedIn(WIDE, /Wren/)];
     await openOrder(odile, "Amparo Whitlock");
     await openOrder(wren, "Amparo Whitlock");
     // The office sees prices, never cost or margin.
@@ -148,8 +129,7 @@ describe("two people", () => {
     await odile.page.getByText("Saved", { exact: true }).waitFor();
     await wren.context.setOffline(false);
     await wren.page.getByText(/was taken off by somebody else/).waitFor();
-    await wren.picture("refused");
-    expect(await wren.violations()).toEqual([]);
+    await checked(wren, "refused");
     await wren.button("Understood");
     await odile.close();
     await wren.close();
@@ -158,20 +138,19 @@ describe("two people", () => {
 
 describe("the outside", () => {
   it("loses the terminal's answer: it is not known, asked again, and charged once", async () => {
-    const driver = await signedIn(/Odile/);
+    const driver = await world.signedIn();
     const { page } = driver;
     await openOrder(driver, "Harbor Bread Deliveries");
     if ((await page.getByText("Caravan").count()) > 0) {
-      await page.goto(`${servers.url}/open`);
+      await page.goto(`${world.servers.url}/open`);
       await driver.tap(page.getByRole("link", { name: /Harbor Bread Deliveries, 2017 Ford Transit/ }).first());
     }
     await driver.button("Card");
-    await servers.fault("terminal", "down");
+    await world.servers.fault("terminal", "down");
     await driver.tap(page.getByTestId("take-card"));
     await page.getByText(/not known whether the card was charged/).waitFor();
-    await driver.picture("card-unknown");
-    expect(await driver.violations()).toEqual([]);
-    await servers.fault("terminal", "none");
+    await checked(driver, "card-unknown");
+    await world.servers.fault("terminal", "none");
     await driver.tap(page.getByTestId("ask-terminal"));
     await page.getByTestId("part-money").getByText("Paid in full").waitFor();
     await driver.close();
@@ -180,7 +159,7 @@ describe("the outside", () => {
 
 describe("the keyboard", () => {
   it("reaches every place on a wide screen, and ? lists the keys", async () => {
-    const driver = await signedIn(/Odile/, WIDE);
+    const driver = await world.signedIn(WIDE);
     const { page } = driver;
     await page.keyboard.press("?");
     await page.getByRole("dialog", { name: "Keys" }).waitFor();
@@ -191,7 +170,7 @@ describe("the keyboard", () => {
     await page.keyboard.press("n");
     await page.getByRole("heading", { name: "New work order" }).waitFor();
     await page.keyboard.press("d");
-    await page.waitForURL(`${servers.url}/`);
+    await page.waitForURL(`${world.servers.url}/`);
     await page.keyboard.press("f");
     await page.getByRole("heading", { name: "Find" }).waitFor();
     // Typed letters are letters.
@@ -205,30 +184,29 @@ describe("the keyboard", () => {
 });
 
 it("shows the night face, with nothing lost to contrast", async () => {
-  const driver = await signedIn(/Odile/);
+  const driver = await world.signedIn();
   await driver.tap(driver.page.getByRole("link", { name: "You", exact: true }));
   await driver.tap(driver.page.getByRole("radio", { name: "Night" }));
   expect(await driver.violations()).toEqual([]);
   await openOrder(driver, "Maren Oyelaran");
-  await driver.picture("night");
-  expect(await driver.violations()).toEqual([]);
+  await checked(driver, "night");
   await driver.close();
 });
 
 it("has a way back from an address that is not there, and from a link that is none", async () => {
-  const driver = await signedIn(/Odile/);
-  await driver.page.goto(`${servers.url}/nowhere/at/all`);
+  const driver = await world.signedIn();
+  await driver.page.goto(`${world.servers.url}/nowhere/at/all`);
   await driver.button("To the day");
   await driver.page.getByRole("list", { name: "Stops" }).waitFor();
-  await driver.page.goto(`${servers.url}/r/${"x".repeat(32)}`);
+  await driver.page.goto(`${world.servers.url}/r/${"x".repeat(32)}`);
   await driver.page.getByText(/no receipt behind this link/).waitFor();
-  await driver.page.goto(`${servers.url}/work/0190a000-0000-7000-8000-000000000000`);
+  await driver.page.goto(`${world.servers.url}/work/0190a000-0000-7000-8000-000000000000`);
   await driver.page.getByText(/This work order is not kept here/).waitFor();
   await driver.close();
 });
 
 it("reads at twice the size without losing anything sideways", async () => {
-  const driver = await signedIn(/Odile/);
+  const driver = await world.signedIn();
   await driver.page.setViewportSize({ width: 195, height: 422 });
   await openOrder(driver, "Maren Oyelaran");
   const overflow = await driver.page.evaluate(

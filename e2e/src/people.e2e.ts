@@ -1,38 +1,15 @@
-import type { Browser } from "playwright-core";
-import { Driver, PHONE, WIDE, launchBrowser } from "./driver";
-import { startServers, type Servers } from "./servers";
+import { PHONE, WIDE } from "./driver";
+import { checked, openWorld } from "./world";
 
 /** From the call of somebody we know to the saved work order: taps and letters. */
 const RETURNING_TAPS = 6;
 const RETURNING_LETTERS = 4;
 const SEARCH = /^Name, phone/;
 
-let servers: Servers;
-let browser: Browser;
-
-beforeAll(async () => {
-  servers = await startServers();
-  browser = await launchBrowser();
-});
-afterAll(async () => {
-  await browser?.close();
-  await servers?.stop();
-});
-
-async function signedIn(viewport: typeof PHONE | typeof WIDE = PHONE, name = /Odile/): Promise<Driver> {
-  const driver = await Driver.open(browser, viewport, servers.url);
-  await driver.button(name);
-  await driver.page.getByRole("list", { name: "Stops" }).waitFor();
-  return driver;
-}
-
-async function checked(driver: Driver, name: string): Promise<void> {
-  await driver.picture(name);
-  expect({ screen: name, violations: await driver.violations() }).toEqual({ screen: name, violations: [] });
-}
+const world = openWorld();
 
 it.each([PHONE, WIDE])("a returning caller is written down in a few taps on a $name screen", async (viewport) => {
-  const driver = await signedIn(viewport);
+  const driver = await world.signedIn(viewport);
   const { page } = driver;
   [driver.taps, driver.letters] = [0, 0];
   await driver.tap(page.getByRole("link", { name: "New", exact: true }));
@@ -53,7 +30,7 @@ it.each([PHONE, WIDE])("a returning caller is written down in a few taps on a $n
 });
 
 it.each([PHONE, WIDE])("one box finds by anything and marks it, on a $name screen", async (viewport) => {
-  const driver = await signedIn(viewport);
+  const driver = await world.signedIn(viewport);
   const { page } = driver;
   await driver.tap(page.getByRole("link", { name: "Find", exact: true }));
   for (const typed of ["oyel", "Mraen", "0111", "lrk12o4", "048217", "maren@", "18 heron"]) {
@@ -73,7 +50,7 @@ it.each([PHONE, WIDE])("one box finds by anything and marks it, on a $name scree
 it.each([PHONE, WIDE])(
   "a fleet is typed with all that is known, found, and changed, on a $name screen",
   async (viewport) => {
-    const driver = await signedIn(viewport);
+    const driver = await world.signedIn(viewport);
     const { page } = driver;
     const name = viewport === PHONE ? "gannet point plumbing" : "gannet harbor diving";
     const shown = viewport === PHONE ? "Gannet Point Plumbing" : "Gannet Harbor Diving";
@@ -120,7 +97,7 @@ it.each([PHONE, WIDE])(
 );
 
 it("shows who is kept already while a newcomer is typed, and goes on with them", async () => {
-  const driver = await signedIn();
+  const driver = await world.signedIn();
   const { page } = driver;
   await driver.tap(page.getByRole("link", { name: "New", exact: true }));
   await driver.type("Phone", "360 555 0141");
@@ -137,7 +114,7 @@ it("shows who is kept already while a newcomer is typed, and goes on with them",
 });
 
 it.each([PHONE, WIDE])("everything about a customer is a press away, on a $name screen", async (viewport) => {
-  const driver = await signedIn(viewport);
+  const driver = await world.signedIn(viewport);
   const { page } = driver;
   await driver.tap(page.getByRole("link", { name: "Find", exact: true }));
   await driver.type(SEARCH, "sunniva");
@@ -152,7 +129,7 @@ it.each([PHONE, WIDE])("everything about a customer is a press away, on a $name 
     .first()
     .waitFor();
   await checked(driver, "customer-history");
-  await page.goto(`${servers.url}/find`);
+  await page.goto(`${world.servers.url}/find`);
   await driver.type(SEARCH, "harbor");
   await driver.tap(page.getByRole("link", { name: "Customer Harbor Bread Deliveries" }));
   await page.getByText("Gideon Maas").first().waitFor();
@@ -161,7 +138,7 @@ it.each([PHONE, WIDE])("everything about a customer is a press away, on a $name 
 });
 
 it("makes two records one, and two of one again", async () => {
-  const driver = await signedIn(WIDE);
+  const driver = await world.signedIn(WIDE);
   const { page } = driver;
   await driver.tap(page.getByRole("link", { name: "Find", exact: true }));
   await driver.type(SEARCH, "petra");
@@ -183,7 +160,7 @@ it("makes two records one, and two of one again", async () => {
 it.each([PHONE, WIDE])(
   "brings customers in from a file, tried first, and takes them out again, on a $name screen",
   async (viewport) => {
-    const driver = await signedIn(viewport);
+    const driver = await world.signedIn(viewport);
     const { page } = driver;
     await driver.tap(page.getByRole("link", { name: "You", exact: true }));
     await driver.button("Bring in or take out customers");
@@ -221,7 +198,7 @@ it.each([PHONE, WIDE])(
 );
 
 it("asks newcomers what the owner wants, and erases whom the law says", async () => {
-  const driver = await signedIn();
+  const driver = await world.signedIn();
   const { page } = driver;
   await driver.tap(page.getByRole("link", { name: "You", exact: true }));
   await driver.button("What newcomers are asked");
@@ -231,7 +208,7 @@ it("asks newcomers what the owner wants, and erases whom the law says", async ()
   await driver.tap(page.getByTestId("save-newcomers"));
   await page.getByText(/asked from the next newcomer on/).waitFor();
   await checked(driver, "newcomers");
-  await page.goto(`${servers.url}/customers/new`);
+  await page.goto(`${world.servers.url}/customers/new`);
   await driver.type("Name or business", "Gone Tomorrow");
   await driver.tap(page.getByRole("radio", { name: "Early" }));
   await driver.tap(page.getByTestId("save-customer"));
@@ -245,23 +222,23 @@ it("asks newcomers what the owner wants, and erases whom the law says", async ()
 });
 
 it("keeps what was typed when directory, postcodes and server are gone", async () => {
-  const driver = await signedIn();
+  const driver = await world.signedIn();
   const { page } = driver;
-  await servers.fault("directory", "down");
-  await servers.fault("postcodes", "down");
-  await page.goto(`${servers.url}/customers/new`);
+  await world.servers.fault("directory", "down");
+  await world.servers.fault("postcodes", "down");
+  await page.goto(`${world.servers.url}/customers/new`);
   await driver.type("Phone 1", "360 555 0141");
   await driver.type("Name or business", "Kept In Spite");
   await driver.button("Add a place for work");
   await driver.type("Postcode", "97099");
-  await servers.stopServer();
+  await world.servers.stopServer();
   await driver.tap(page.getByTestId("save-customer"));
   await page.getByText(/No connection to the server/).waitFor();
   expect(await page.getByRole("textbox", { name: "Name or business" }).inputValue()).toBe("Kept In Spite");
-  await servers.startServer();
+  await world.servers.startServer();
   await driver.tap(page.getByTestId("save-customer"));
   await page.getByRole("heading", { name: "Kept In Spite", level: 1 }).waitFor();
-  await servers.fault("directory", "none");
-  await servers.fault("postcodes", "none");
+  await world.servers.fault("directory", "none");
+  await world.servers.fault("postcodes", "none");
   await driver.close();
 });

@@ -1,20 +1,22 @@
 import { useRouter } from "expo-router";
-import { useState, type ReactNode } from "react";
+import { useState } from "react";
 import { Image, Linking, StyleSheet, View } from "react-native";
 import { countOf, showVehicle } from "@mechanon/core";
 import { routes, type VehicleSheet } from "@mechanon/contract";
 import { call } from "../api/call";
 import { errorWords } from "../api/problem";
+import { PastWork } from "../day/PastWork";
 import { WorkOrderLine } from "../day/WorkOrderLine";
 import { useDraft } from "../newWork/draft";
 import { useBusiness } from "../session/useSession";
 import { Button } from "../ui/Button";
-import { Fold } from "../ui/Fold";
+import { Columns } from "../ui/Columns";
 import { Heading } from "../ui/Heading";
 import { Notice } from "../ui/Notice";
 import { Screen } from "../ui/Screen";
 import { SPACE } from "../ui/theme";
 import { useIsWide } from "../ui/useIsWide";
+import { useParts } from "../ui/useParts";
 import { Waiting } from "../ui/Waiting";
 import { Words } from "../ui/Words";
 import { CarFacts } from "./CarFacts";
@@ -67,14 +69,9 @@ function Loaded({ sheet, reload }: { sheet: VehicleSheet; reload: () => void }) 
   const zone = useBusiness()?.timeZone ?? "UTC";
   const { change, clear } = useDraft();
   const [isEditing, setEditing] = useState(false);
-  const [open, setOpen] = useState<ReadonlySet<Part>>(standsOpen(sheet, isWide));
+  const part = useParts(standsOpen(sheet, isWide));
   const [fault, setFault] = useState<string | null>(null);
   const { vehicle, owner, people, openWork, later, odometer, due, pastWork, pastWorkCount } = sheet;
-  const toggle = (part: Part) => (): void => {
-    const next = new Set(open);
-    if (!next.delete(part)) next.add(part);
-    setOpen(next);
-  };
   const startWork = async (): Promise<void> => {
     try {
       const { customer } = await call(routes.getCustomer, { params: { id: owner.id } });
@@ -96,11 +93,6 @@ function Loaded({ sheet, reload }: { sheet: VehicleSheet; reload: () => void }) 
         }}
       />
     );
-  const part = (key: Part, title: string, line: string, body: ReactNode) => (
-    <Fold key={key} title={title} line={line} open={open.has(key)} onToggle={toggle(key)} testID={`part-${key}`}>
-      {open.has(key) ? body : null}
-    </Fold>
-  );
   const last = lastServiceLines(sheet.lastService, zone);
   const urgent = due.filter(({ standing }) => standing === "overdue" || standing === "soon").length;
   const work = [
@@ -150,15 +142,12 @@ function Loaded({ sheet, reload }: { sheet: VehicleSheet; reload: () => void }) 
       "past",
       "History here",
       countOf(pastWorkCount, "work order"),
-      <>
-        {pastWork.length === 0 ? <Words tone="muted">Nothing is finished yet.</Words> : null}
-        {pastWork.map((order) => (
-          <WorkOrderLine key={order.id} order={order} showWait />
-        ))}
-        {pastWork.length < pastWorkCount ? (
-          <Words tone="muted">{`The newest ${pastWork.length} of ${pastWorkCount}; find older ones by their number.`}</Words>
-        ) : null}
-      </>,
+      <PastWork
+        id={vehicle.id}
+        first={pastWork}
+        count={pastWorkCount}
+        load={(from) => call(routes.vehicleWork, { params: { id: vehicle.id }, query: { from: String(from) } })}
+      />,
     ),
   ];
   const facts = [
@@ -211,10 +200,7 @@ function Loaded({ sheet, reload }: { sheet: VehicleSheet; reload: () => void }) 
         />
       </View>
       <OpenFacts vehicle={vehicle} reload={reload} />
-      <View style={isWide ? styles.columns : undefined}>
-        <View style={isWide ? styles.main : undefined}>{work}</View>
-        <View style={isWide ? styles.side : undefined}>{facts}</View>
-      </View>
+      <Columns main={work} side={facts} />
     </Screen>
   );
 }
@@ -225,7 +211,4 @@ const styles = StyleSheet.create({
   grow: { flex: 1 },
   pair: { flexDirection: "row", gap: SPACE.m },
   links: { flexDirection: "row", flexWrap: "wrap", columnGap: SPACE.s },
-  columns: { flexDirection: "row", gap: SPACE.xxl },
-  main: { flex: 3, minWidth: 0 },
-  side: { flex: 2, minWidth: 0 },
 });

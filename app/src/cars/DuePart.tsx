@@ -5,9 +5,9 @@ import { fieldsOf, routes, type VehicleSheet } from "@mechanon/contract";
 import { call } from "../api/call";
 import { errorWords } from "../api/problem";
 import { Button } from "../ui/Button";
-import { Field } from "../ui/Field";
 import { Notice } from "../ui/Notice";
 import { SPACE } from "../ui/theme";
+import { IntervalFields } from "../settings/IntervalFields";
 import { wholeNumber } from "../settings/wholeNumber";
 import { Words } from "../ui/Words";
 import { DUE_STANDING, INTERVAL_FROM, dueWords } from "./carWords";
@@ -73,37 +73,21 @@ function Agreement({
   ownerName: string;
   onSave: (interval: ServiceInterval) => void;
 }) {
-  const [miles, setMiles] = useState(interval.miles === null ? "" : String(interval.miles));
-  const [months, setMonths] = useState(interval.months === null ? "" : String(interval.months));
+  const [typed, setTyped] = useState({
+    miles: interval.miles === null ? "" : String(interval.miles),
+    months: interval.months === null ? "" : String(interval.months),
+  });
+  const [miles, months] = [wholeNumber(typed.miles), wholeNumber(typed.months)];
   const fits = (value: number | null, least: number, most: number): boolean =>
     value === null || (Number.isInteger(value) && value >= least && value <= most);
-  const isSound = fits(wholeNumber(miles), 100, 500_000) && fits(wholeNumber(months), 1, 240);
+  const isSound = fits(miles, 100, 500_000) && fits(months, 1, 240);
   return (
     <View style={styles.list}>
-      <View style={styles.row}>
-        <Field
-          label="Miles"
-          value={miles}
-          onChangeText={setMiles}
-          inputMode="numeric"
-          maxLength={7}
-          style={styles.grow}
-        />
-        <Field
-          label="Months"
-          value={months}
-          onChangeText={setMonths}
-          inputMode="numeric"
-          maxLength={3}
-          style={styles.grow}
-        />
-      </View>
+      <IntervalFields {...typed} onChange={(part) => setTyped({ ...typed, ...part })} />
       <Button
         label={`Agree with ${ownerName}`}
-        disabled={!isSound || (wholeNumber(miles) === null && wholeNumber(months) === null)}
-        onPress={() =>
-          onSave({ id: interval.id, title: interval.title, miles: wholeNumber(miles), months: wholeNumber(months) })
-        }
+        disabled={!isSound || (miles === null && months === null)}
+        onPress={() => onSave({ id: interval.id, title: interval.title, miles, months })}
         testID="agree-interval"
       />
       {interval.from === "customer" ? (
@@ -119,7 +103,5 @@ function Agreement({
 
 const styles = StyleSheet.create({
   list: { gap: SPACE.m },
-  row: { flexDirection: "row", gap: SPACE.m },
-  grow: { flex: 1 },
   left: { alignSelf: "flex-start", paddingHorizontal: 0 },
 });

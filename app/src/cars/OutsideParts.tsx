@@ -1,4 +1,5 @@
 import { useQuery } from "@tanstack/react-query";
+import type { ReactNode } from "react";
 import { View } from "react-native";
 import { showDate, showMiles } from "@mechanon/core";
 import { routes } from "@mechanon/contract";
@@ -9,56 +10,86 @@ import { Waiting } from "../ui/Waiting";
 import { Words } from "../ui/Words";
 
 const KEPT_MS = 10 * 60_000;
-const simulatedWords = (source: string): string => `Simulated by ${source}: made up, good for trying things out only.`;
 
 /** What the maker calls back; asked for when it is looked at. */
 export function RecallsPart({ id }: { id: string }) {
-  const { data, error, refetch } = useQuery({
-    queryKey: ["recalls", id],
-    queryFn: () => call(routes.vehicleRecalls, { params: { id } }),
-    staleTime: KEPT_MS,
-    retry: false,
-  });
-  if (error) return <Notice text={errorWords(error)} action={{ label: "Try again", onPress: () => void refetch() }} />;
-  if (!data) return <Waiting label="Asking for recalls" />;
   return (
-    <>
-      {data.simulated ? <Notice kind="note" text={simulatedWords(data.source)} /> : null}
-      {data.recalls.length === 0 ? <Words>No recall for this car.</Words> : null}
-      {data.recalls.map(({ campaign, title, remedy, since, open }) => (
-        <View key={campaign}>
-          <Words strong tone={open ? "alarm" : "ink"}>
-            {open ? `✕ Open: ${title}` : `✓ Done: ${title}`}
-          </Words>
-          <Words tone="muted">{`${remedy}. Campaign ${campaign}, since ${since}.`}</Words>
-        </View>
-      ))}
-    </>
+    <Asked
+      what="recalls"
+      id={id}
+      waiting="Asking for recalls"
+      ask={() => call(routes.vehicleRecalls, { params: { id } })}
+    >
+      {({ recalls }) =>
+        recalls.length === 0 ? (
+          <Words>No recall for this car.</Words>
+        ) : (
+          recalls.map(({ campaign, title, remedy, since, open }) => (
+            <View key={campaign}>
+              <Words strong tone={open ? "alarm" : "ink"}>
+                {open ? `✕ Open: ${title}` : `✓ Done: ${title}`}
+              </Words>
+              <Words tone="muted">{`${remedy}. Campaign ${campaign}, since ${since}.`}</Words>
+            </View>
+          ))
+        )
+      }
+    </Asked>
   );
 }
 
 /** What others did to the car; asked for when it is looked at. */
 export function ElsewherePart({ id, zone }: { id: string; zone: string }) {
-  const { data, error, refetch } = useQuery({
-    queryKey: ["elsewhere", id],
-    queryFn: () => call(routes.vehicleElsewhere, { params: { id } }),
-    staleTime: KEPT_MS,
-    retry: false,
-  });
+  return (
+    <Asked
+      what="elsewhere"
+      id={id}
+      waiting="Asking what others did"
+      ask={() => call(routes.vehicleElsewhere, { params: { id } })}
+    >
+      {({ entries }) =>
+        entries.length === 0 ? (
+          <Words>Nobody else has reported work on this car.</Words>
+        ) : (
+          entries.map(({ at, miles, place, work }) => (
+            <View key={`${at}${work}`}>
+              <Words strong>{work}</Words>
+              <Words tone="muted" figures>
+                {[showDate(at, zone), miles === null ? null : showMiles(miles), place].filter(Boolean).join(" · ")}
+              </Words>
+            </View>
+          ))
+        )
+      }
+    </Asked>
+  );
+}
+
+interface AskedProps<Answer> {
+  what: string;
+  id: string;
+  waiting: string;
+  ask: () => Promise<Answer>;
+  children: (answer: Answer) => ReactNode;
+}
+
+/** What a source outside says about a car: waited for, failed, or told, with where it comes from. */
+function Asked<Answer extends { source: string; simulated: boolean }>({
+  what,
+  id,
+  waiting,
+  ask,
+  children,
+}: AskedProps<Answer>) {
+  const { data, error, refetch } = useQuery({ queryKey: [what, id], queryFn: ask, staleTime: KEPT_MS, retry: false });
   if (error) return <Notice text={errorWords(error)} action={{ label: "Try again", onPress: () => void refetch() }} />;
-  if (!data) return <Waiting label="Asking what others did" />;
+  if (!data) return <Waiting label={waiting} />;
   return (
     <>
-      {data.simulated ? <Notice kind="note" text={simulatedWords(data.source)} /> : null}
-      {data.entries.length === 0 ? <Words>Nobody else has reported work on this car.</Words> : null}
-      {data.entries.map(({ at, miles, place, work }) => (
-        <View key={`${at}${work}`}>
-          <Words strong>{work}</Words>
-          <Words tone="muted" figures>
-            {[showDate(at, zone), miles === null ? null : showMiles(miles), place].filter(Boolean).join(" · ")}
-          </Words>
-        </View>
-      ))}
+      {data.simulated ? (
+        <Notice kind="note" text={`Simulated by ${data.source}: made up, good for trying things out only.`} />
+      ) : null}
+      {children(data)}
     </>
   );
 }

@@ -55,6 +55,22 @@ describe("a car", () => {
     expect(visited).toEqual(["/customers/customer-1"]);
   });
 
+  it("shows older work page by page", async () => {
+    const order = (number: number): VehicleSheet["pastWork"][number] => ({
+      id: `order-${number}`, number, customerId: "customer-1", customerName: "Maren Oyelaran", vehicleName: "2019 Honda Accord", concerns: [],
+      waitsFor: null, plate: null, since: AT, totalCents: 0, dueCents: 0, conflicts: 0, openedAt: AT, nextVisitAt: null,
+    }); // prettier-ignore
+    const server = open(
+      { pastWork: [order(1003)], pastWorkCount: 2 },
+      { "GET /api/vehicles/car-1/work": { body: { workOrders: [order(1002)] } } },
+    );
+    await unfold("History here");
+    fireEvent.press(screen.getByRole("button", { name: "Show more of 2" }));
+    expect(await screen.findByText(/1002/)).toBeTruthy();
+    expect(server.asked.at(-1)?.path).toBe("/api/vehicles/car-1/work?from=1");
+    expect(screen.queryByRole("button", { name: /Show more/ })).toBeNull();
+  });
+
   it("says what happened when it cannot be loaded", async () => {
     fakeServer({
       "GET /api/vehicles/car-1/sheet": problemReply(404, "vehicle/not-found", "This car is not kept here."),

@@ -6,18 +6,19 @@ import { countOf, showMoney, showVehicle } from "@mechanon/core";
 import { fieldsOf, routes, type CustomerSheet as Sheet } from "@mechanon/contract";
 import { call } from "../api/call";
 import { errorWords } from "../api/problem";
+import { PastWork } from "../day/PastWork";
 import { WorkOrderLine } from "../day/WorkOrderLine";
 import { CarFacts } from "../cars/CarFacts";
 import { useDraft } from "../newWork/draft";
 import { useRight } from "../session/useSession";
 import { Button } from "../ui/Button";
-import { Fold } from "../ui/Fold";
+import { Columns } from "../ui/Columns";
 import { Heading } from "../ui/Heading";
 import { Notice } from "../ui/Notice";
 import { Press } from "../ui/Press";
 import { Screen } from "../ui/Screen";
 import { SPACE } from "../ui/theme";
-import { useIsWide } from "../ui/useIsWide";
+import { useParts } from "../ui/useParts";
 import { Waiting } from "../ui/Waiting";
 import { Words } from "../ui/Words";
 import { ContactLinks } from "./ContactLinks";
@@ -26,7 +27,6 @@ import { CustomerForm } from "./form/CustomerForm";
 import { LaterList } from "./LaterList";
 import { MergePart, UndoMerges } from "./MergePart";
 import { MessageList } from "./MessageList";
-import { PastWork } from "./PastWork";
 import { PrivacyPart } from "./PrivacyPart";
 import { VisitList } from "./VisitList";
 
@@ -63,18 +63,12 @@ function standsOpen({ openWork, comingVisits, vehicles, drives }: Sheet): Set<Pa
 
 function Loaded({ sheet, reload }: { sheet: Sheet; reload: () => void }) {
   const router = useRouter();
-  const isWide = useIsWide();
   const mayErase = useRight("settings");
   const { change, clear } = useDraft();
   const { customer, vehicles, openWork, comingVisits, lastVisits, later, messages, pastWork, pastWorkCount } = sheet;
   const [isEditing, setEditing] = useState(false);
   // What is to be done stands open; the rest is one line until it is pressed.
-  const [open, setOpen] = useState<ReadonlySet<Part>>(standsOpen(sheet));
-  const toggle = (part: Part) => (): void => {
-    const next = new Set(open);
-    if (!next.delete(part)) next.add(part);
-    setOpen(next);
-  };
+  const part = useParts(standsOpen(sheet));
   const startWork = (): void => {
     clear();
     const [only] = vehicles;
@@ -101,11 +95,6 @@ function Loaded({ sheet, reload }: { sheet: Sheet; reload: () => void }) {
         }}
       />
     );
-  const part = (key: Part, title: string, line: string, body: React.ReactNode) => (
-    <Fold key={key} title={title} line={line} open={open.has(key)} onToggle={toggle(key)} testID={`part-${key}`}>
-      {body}
-    </Fold>
-  );
   const left = [
     part(
       "open",
@@ -169,7 +158,13 @@ function Loaded({ sheet, reload }: { sheet: Sheet; reload: () => void }) {
       "past",
       "Past work",
       String(pastWorkCount),
-      <PastWork customerId={customer.id} first={pastWork} count={pastWorkCount} />,
+      <PastWork
+        id={customer.id}
+        first={pastWork}
+        count={pastWorkCount}
+        load={(from) => call(routes.customerWork, { params: { id: customer.id }, query: { from: String(from) } })}
+        ofCustomer
+      />,
     ),
     part(
       "lastVisits",
@@ -224,10 +219,7 @@ function Loaded({ sheet, reload }: { sheet: Sheet; reload: () => void }) {
           <Button kind="quiet" label="Change" onPress={() => setEditing(true)} />
         </View>
       )}
-      <View style={isWide ? styles.columns : undefined}>
-        <View style={isWide ? styles.main : undefined}>{left}</View>
-        <View style={isWide ? styles.side : undefined}>{right}</View>
-      </View>
+      <Columns main={left} side={right} />
     </Screen>
   );
 }
@@ -236,7 +228,4 @@ const styles = StyleSheet.create({
   head: { flexDirection: "row", gap: SPACE.m, alignItems: "baseline", flexWrap: "wrap" },
   name: { flexGrow: 1, flexShrink: 1 },
   links: { flexDirection: "row", flexWrap: "wrap", columnGap: SPACE.s },
-  columns: { flexDirection: "row", gap: SPACE.xxl },
-  main: { flex: 3, minWidth: 0 },
-  side: { flex: 2, minWidth: 0 },
 });

@@ -22,6 +22,7 @@ export function CarByPlate({ business }: { business: BusinessView }) {
   const lookUp = useMutation({
     mutationFn: () => call(routes.lookUpPlate, { params: { region, plate: draft.plate.trim() } }),
   });
+  const { known = null, guesses = [] } = lookUp.data ?? {};
   const isTyped = draft.plate.trim() !== "";
   return (
     <View style={styles.list}>
@@ -55,13 +56,15 @@ export function CarByPlate({ business }: { business: BusinessView }) {
         }}
       />
       {lookUp.error ? <Notice text={errorWords(lookUp.error)} /> : null}
-      {lookUp.data?.known ? <ConfirmKnown known={lookUp.data.known} /> : null}
       {lookUp.data && lookUp.data.guesses.length > 1 ? (
         <Words>Two cars have this plate. Which one stands there?</Words>
       ) : null}
-      {lookUp.data?.known
-        ? null
-        : lookUp.data?.guesses.map((guess) => <GuessByVin key={guess.vin ?? "unknown"} guess={guess} />)}
+      {known ? <ConfirmKnown known={known} newPlate={guesses.find(({ vin }) => vin === known.vehicle.vin)} /> : null}
+      {guesses
+        .filter(({ vin }) => !known || vin !== known.vehicle.vin)
+        .map((guess) => (
+          <GuessByVin key={guess.vin ?? "unknown"} guess={guess} />
+        ))}
       {lookUp.data ? null : (
         <Button
           label="Look up the plate"

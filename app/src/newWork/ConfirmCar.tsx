@@ -1,11 +1,12 @@
-import { useQuery } from "@tanstack/react-query";
+import { useMutation, useQuery } from "@tanstack/react-query";
 import { useRouter } from "expo-router";
 import { useState } from "react";
 import { StyleSheet, View } from "react-native";
 import { showVehicle } from "@mechanon/core";
-import { routes, type KnownVehicle, type VehicleGuess } from "@mechanon/contract";
+import { routes, type KnownVehicle, type Vehicle, type VehicleGuess } from "@mechanon/contract";
 import { splitTrims, type LikelyAnswers, type Variants } from "@mechanon/core/vin";
 import { call } from "../api/call";
+import { errorWords } from "../api/problem";
 import { CarFacts } from "../cars/CarFacts";
 import { Button } from "../ui/Button";
 import { useColors } from "../ui/face";
@@ -14,6 +15,7 @@ import { Notice } from "../ui/Notice";
 import { SPACE } from "../ui/theme";
 import { Words } from "../ui/Words";
 import { AskedOnce } from "../cars/AskedOnce";
+import { changesOf } from "../cars/changesOf";
 import { useDraft, type KeptCar } from "./draft";
 
 export interface ConfirmGuessProps {
@@ -73,9 +75,16 @@ export function ConfirmGuess({ guess, variants, likely, asksWhy = false }: Confi
   );
 }
 
+export interface ConfirmKnownProps {
+  known: KnownVehicle;
+  /** What the register says of its plate today. */
+  newPlate?: Pick<VehicleGuess, "plate" | "region">;
+}
+
 /** A car we keep already: whose it is, what is open on it, and going on for the owner or for the caller. */
-export function ConfirmKnown({ known }: { known: KnownVehicle }) {
-  const { vehicle, customerName, people, openWork } = known;
+export function ConfirmKnown({ known, newPlate }: ConfirmKnownProps) {
+  const { customerName, people, openWork } = known;
+  const [vehicle, setVehicle] = useState(known.vehicle);
   const router = useRouter();
   const { draft, change } = useDraft();
   const { data } = useQuery({
@@ -97,6 +106,7 @@ export function ConfirmKnown({ known }: { known: KnownVehicle }) {
         }
       />
       <CarFacts car={vehicle} />
+      {newPlate ? <NewPlate vehicle={vehicle} newPlate={newPlate} onSaved={setVehicle} /> : null}
       {people.map(({ customerId, name, role }) => (
         <Words key={customerId} tone="muted">{`${role}: ${name}`}</Words>
       ))}
@@ -133,6 +143,36 @@ export function ConfirmKnown({ known }: { known: KnownVehicle }) {
         </>
       )}
     </View>
+  );
+}
+
+/** A car we keep with another plate than the register knows it by. */
+function NewPlate({
+  vehicle,
+  newPlate: { plate, region },
+  onSaved,
+}: {
+  vehicle: Vehicle;
+  newPlate: Pick<VehicleGuess, "plate" | "region">;
+  onSaved: (vehicle: Vehicle) => void;
+}) {
+  const save = useMutation({
+    mutationFn: () =>
+      call(routes.changeVehicle, { params: { id: vehicle.id }, body: { ...changesOf(vehicle), plate, region } }),
+    onSuccess: onSaved,
+  });
+  if (plate === null || (plate === vehicle.plate && region === vehicle.region)) return null;
+  return (
+    <>
+      {save.error ? <Notice text={errorWords(save.error)} /> : null}
+      <Words>{`Kept with ${vehicle.plate === null ? "no plate" : `the plate ${vehicle.plate}`}; the register says ${plate} now.`}</Words>
+      <Button
+        label={`Write down its plate: ${plate}`}
+        busy={save.isPending}
+        onPress={() => save.mutate()}
+        testID="new-plate"
+      />
+    </>
   );
 }
 

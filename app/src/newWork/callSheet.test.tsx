@@ -140,6 +140,25 @@ it("says whose car a known plate is, and goes on for them", async () => {
   expect(useDraft.getState().draft.known?.name).toBe(CUSTOMER.name);
 });
 
+it("offers to write down a plate that moved to a car kept here; the other car of the plate can still be chosen", async () => {
+  const known = { vehicle: { ...CAR, plate: "LRK9001" }, customerName: CUSTOMER.name, people: [], openWork: [] };
+  const asked = server({
+    "GET /api/plates/WA/FRY5083": { body: { guesses: [GUESS, { ...GUESS, vin: "19XFB2F58CE046271", model: "Civic" }], known } },
+    [`GET /api/customers/${CUSTOMER.id}`]: { body: sheetSample({ customer: CUSTOMER, vehicles: [CAR] }) },
+    [`PATCH /api/vehicles/${CAR.id}`]: { body: { ...known.vehicle, plate: GUESS.plate, region: GUESS.region, version: 2 } },
+  });
+  show(<NewWork />);
+  fireEvent.changeText(field("Plate"), "FRY5083");
+  fireEvent.press(screen.getByTestId("look-up-plate"));
+  expect(await screen.findByText(/Kept with the plate .*; the register says FRY5083 now/)).toBeTruthy();
+  expect(screen.getAllByTestId("confirm-car")).toHaveLength(1);
+  fireEvent.press(screen.getByTestId("new-plate"));
+  await waitFor(() => expect(screen.queryByTestId("new-plate")).toBeNull());
+  expect(asked.asked.find(({ method }) => method === "PATCH")?.body).toMatchObject({ plate: "FRY5083", region: "WA", version: CAR.version });
+  fireEvent.press(await screen.findByTestId("confirm-known"));
+  expect(useDraft.getState().draft.car).toMatchObject({ kind: "kept", vehicle: { plate: "FRY5083", version: 2 } });
+}); // prettier-ignore
+
 it("asks which car it is when a plate has two, and says when it has none", async () => {
   server({
     "GET /api/plates/WA/FRY5083": {

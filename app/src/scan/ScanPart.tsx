@@ -4,7 +4,6 @@ import { Button } from "../ui/Button";
 import { Camera, Search } from "../ui/icons";
 import { Notice } from "../ui/Notice";
 import { SPACE } from "../ui/theme";
-import { Waiting } from "../ui/Waiting";
 import { Words } from "../ui/Words";
 import { LiveCamera } from "./LiveCamera";
 import { readPhoto, type PhotoReading, type PhotoStep } from "./readPhoto";
@@ -71,7 +70,7 @@ export function ScanPart({ wanted, onFound }: ScanPartProps) {
       {isLive ? <LiveCamera onFound={choose} onClose={() => setLive(false)} /> : null}
       {step === null ? null : (
         <>
-          <Waiting label={stepWords(step)} />
+          <Words role="status">{`${stepWords(step)}…`}</Words>
           <Button kind="quiet" label="Stop reading" onPress={() => stop.current?.abort()} />
         </>
       )}

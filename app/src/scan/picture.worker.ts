@@ -6,7 +6,7 @@ declare const BARCODE_WASM_URL: string;
 prepareZXingModule({ overrides: { locateFile: () => BARCODE_WASM_URL } });
 
 /** The codes VINs are printed in. */
-const OPTIONS: ReaderOptions = {
+const ALL: ReaderOptions = {
   formats: ["Code39", "Code128", "DataMatrix", "QRCode"],
   tryHarder: true,
   tryRotate: true,
@@ -14,6 +14,8 @@ const OPTIONS: ReaderOptions = {
   tryDownscale: true,
   maxNumberOfSymbols: 8,
 };
+/** Codes of squares are found at any angle; only those of bars need the picture turned. */
+const BARS: ReaderOptions = { ...ALL, formats: ["Code39", "Code128"], tryInvert: false, tryDownscale: false };
 
 /** A code in a picture: what it says, and in which kind of code. */
 export interface FoundCode {
@@ -21,8 +23,8 @@ export interface FoundCode {
   format: string;
 }
 
-async function read(image: ImageData): Promise<FoundCode[]> {
-  const found = await readBarcodes(image, OPTIONS);
+async function read(image: ImageData, options: ReaderOptions): Promise<FoundCode[]> {
+  const found = await readBarcodes(image, options);
   return found.filter(({ isValid }) => isValid).map(({ text, format }) => ({ text, format }));
 }
 
@@ -30,25 +32,37 @@ async function read(image: ImageData): Promise<FoundCode[]> {
 const FIRST_SIDE = 1600;
 
 const UPRIGHT: Turn = { degrees: 0, mirrored: false };
-/** A code of bars is looked for along and across; at other angles the picture is turned. */
-const CODE_TURNS = [15, -15, 30, -30, 45];
+const turned = (degrees: number): Turn => ({ degrees, mirrored: false });
 
-/** The codes in a picture; looked at small first, since most fill the frame, then whole, mirrored, turned. */
-async function readPicture(picture: ImageBitmap): Promise<FoundCode[]> {
-  const longest = Math.max(picture.width, picture.height);
-  const small = Math.min(1, FIRST_SIDE / longest);
-  const tries: { scale: number; turn: Turn }[] = [
-    { scale: small, turn: UPRIGHT },
-    ...(longest > FIRST_SIDE ? [{ scale: 1, turn: UPRIGHT }] : []),
-    { scale: small, turn: { degrees: 0, mirrored: true } },
-    ...CODE_TURNS.map((degrees) => ({ scale: small, turn: { degrees, mirrored: false } })),
+interface Try {
+  scale: number;
+  turn: Turn;
+  options: ReaderOptions;
+}
+
+/**
+ * How a picture is looked at, until something is found: small first, since most codes fill the frame, then a little
+ * askew, as phones are held; then whole, which takes longest; then mirrored, and turned further.
+ */
+function triesFor(longest: number): Try[] {
+  const scale = Math.min(1, FIRST_SIDE / longest);
+  const askew = (degrees: number): Try => ({ scale, turn: turned(degrees), options: BARS });
+  return [
+    { scale, turn: UPRIGHT, options: ALL },
+    ...[15, -15].map(askew),
+    ...(scale < 1 ? [{ scale: 1, turn: UPRIGHT, options: ALL }] : []),
+    { scale, turn: { degrees: 0, mirrored: true }, options: ALL },
+    ...[30, -30, 45].map(askew),
   ];
+}
+
+async function readPicture(picture: ImageBitmap): Promise<FoundCode[]> {
   try {
-    for (const { scale, turn } of tries) {
+    for (const { scale, turn, options } of triesFor(Math.max(picture.width, picture.height))) {
       const image = draw(picture, scale, turn)[1];
       // As it is first: stretching takes time, and a dim code is the exception.
       if (turn !== UPRIGHT) stretchContrast(image.data);
-      const found = await read(image);
+      const found = await read(image, options);
       if (found.length > 0) return found;
     }
     return [];

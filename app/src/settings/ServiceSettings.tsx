@@ -16,6 +16,7 @@ import { SPACE } from "../ui/theme";
 import { Tick } from "../ui/Tick";
 import { Waiting } from "../ui/Waiting";
 import { Words } from "../ui/Words";
+import { IntervalFields } from "./IntervalFields";
 import { wholeNumber } from "./wholeNumber";
 
 /** The owner's services: how often each is due where the spec sheet is not followed, and which jobs do it. */
@@ -85,26 +86,7 @@ function Services({ business }: { business: BusinessView }) {
       {services.map(({ id, title, miles, months, jobIds }) => (
         <View key={id} style={[styles.service, { borderColor: colors.hairline }]}>
           <Field label="Service" value={title} onChangeText={(text) => change(id, { title: text })} maxLength={80} />
-          <View style={styles.row}>
-            <Field
-              label={`Miles, ${title}`}
-              value={miles}
-              onChangeText={(text) => change(id, { miles: text })}
-              error={fits(miles) ? null : "a whole number"}
-              inputMode="numeric"
-              maxLength={7}
-              style={styles.grow}
-            />
-            <Field
-              label={`Months, ${title}`}
-              value={months}
-              onChangeText={(text) => change(id, { months: text })}
-              error={fits(months) ? null : "a whole number"}
-              inputMode="numeric"
-              maxLength={3}
-              style={styles.grow}
-            />
-          </View>
+          <IntervalFields miles={miles} months={months} onChange={(typed) => change(id, typed)} of={title} />
           <Words size="small" strong>
             Done by these jobs
           </Words>
@@ -140,6 +122,4 @@ function Services({ business }: { business: BusinessView }) {
 
 const styles = StyleSheet.create({
   service: { borderTopWidth: 1, paddingTop: SPACE.m, gap: SPACE.s },
-  row: { flexDirection: "row", gap: SPACE.m },
-  grow: { flex: 1 },
 });

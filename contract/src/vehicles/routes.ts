@@ -1,8 +1,9 @@
 import { z } from "zod";
 import { SPEC_KEYS, specFault } from "@mechanon/core";
-import { idField, idParams, textField } from "../fields";
+import { idField, idParams, pageQuery, textField } from "../fields";
 import { route } from "../route";
 import { elsewhereReport, knownVehicle, recallReport, vehicleSheet } from "./sheet";
+import { workOrderSummary } from "../workOrders/summary";
 import { vehicle, vehicleGuess, type Vehicle } from "./vehicle";
 
 const optionalText = (most: number) =>
@@ -150,6 +151,15 @@ export const vehicleRoutes = {
     summary: "A car with its work, odometer, later list, specs and services due",
     params: idParams,
     answer: vehicleSheet,
+  }),
+  vehicleWork: route({
+    method: "get",
+    path: "/api/vehicles/:id/work",
+    area: "vehicles",
+    summary: "A page of a car's past work, newest first",
+    params: idParams,
+    query: z.object(pageQuery),
+    answer: z.object({ workOrders: z.array(workOrderSummary) }),
   }),
   vehiclePaper: route({
     method: "get",

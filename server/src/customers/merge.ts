@@ -7,6 +7,7 @@ import { notifyChange } from "../events/notify";
 import { AppError } from "../http/errors";
 import type { Scope } from "../scope";
 import { indexCustomers } from "../search/indexCustomers";
+import { mergeDrives, partDrives } from "./mergeDrives";
 import { findCustomer } from "./service";
 
 const UNDO_DAYS = 30;
@@ -40,6 +41,7 @@ export async function mergeCustomers(
     throw new AppError("customer/erased", "One of the two was erased, so nothing was merged.");
   const vehicleIds = await moveVehicles(businessId, { customerId: mergedId }, keptId, transaction);
   const workOrderIds = await moveWorkOrders(db, businessId, { customerId: mergedId }, keptId, transaction);
+  const drivesBefore = await mergeDrives(businessId, keptId, mergedId, transaction);
   const { kind, name, details, version } = kept;
   await kept.update({ details: mergedDetails(details, merged.details), version: version + 1 }, { transaction });
   await merged.update({ mergedInto: keptId, version: merged.version + 1 }, { transaction });
@@ -48,7 +50,7 @@ export async function mergeCustomers(
   await CustomerMerge.create(
     {
       businessId, id, keptId, mergedId, mergedBy: actor.id, mergedAt, vehicleIds, workOrderIds,
-      keptBefore: { kind, name, details }, keptVersion: version + 1,
+      keptBefore: { kind, name, details }, keptVersion: version + 1, drivesBefore,
     },
     { transaction },
   ); // prettier-ignore
@@ -84,6 +86,7 @@ export async function undoMerge(
       throw new AppError("customer/erased", "The customer was erased since, so nothing can be parted.");
     await moveVehicles(businessId, { customerId: keptId, id: merge.vehicleIds }, mergedId, transaction);
     await moveWorkOrders(db, businessId, { customerId: keptId, id: merge.workOrderIds }, mergedId, transaction);
+    await partDrives(businessId, keptId, merge.drivesBefore, transaction);
     const detailsRestored = kept.version === merge.keptVersion;
     await kept.update({ ...(detailsRestored ? merge.keptBefore : {}), version: kept.version + 1 }, { transaction });
     await merged.update({ mergedInto: null, version: merged.version + 1 }, { transaction });

@@ -3,6 +3,7 @@ import { v7 as uuid } from "uuid";
 import type { Customer, CustomerSheet, Found, LikelySame, NewcomerReport } from "@mechanon/contract";
 import {
   findOrder,
+  findSheet,
   sendCommand,
   startTestServer,
   type Answer,
@@ -30,10 +31,7 @@ const find = async (typed: string): Promise<Found> =>
   (await odile.get<Found>(`/api/search?q=${encodeURIComponent(typed)}`)).body;
 const names = async (typed: string): Promise<string[]> =>
   (await find(typed)).customers.map(({ customer }) => customer.name);
-const sheetOf = async (name: string): Promise<CustomerSheet> => {
-  const id = (await find(name)).customers[0]?.customer.id ?? "";
-  return (await odile.get<CustomerSheet>(`/api/customers/${id}`)).body;
-};
+const sheetOf = (name: string): Promise<CustomerSheet> => findSheet(odile, name);
 
 describe("the search", () => {
   it.each([
@@ -217,6 +215,34 @@ describe("merging", () => {
     expect((await odile.post<Refused>(`/api/merges/${done.body.mergeId}/undo`, undefined)).body.code).toBe(
       "merge/undone",
     );
+  });
+
+  it("takes along what the merged one drives, and parts it again", async () => {
+    const link = (vehicleId: string, customerId: string, role: string) =>
+      odile.post(`/api/vehicles/${vehicleId}/people`, { customerId, role });
+    const kept = (await sheetOf("Linus Featherstone")).customer;
+    const [own] = (await sheetOf("Linus Featherstone")).vehicles;
+    const [petras] = (await sheetOf("Petra Sandoval")).vehicles;
+    const [noors] = (await sheetOf("Noor Haddad-Bell")).vehicles;
+    const merged = (await create({ name: "Twice Driven" })).body;
+    for (const [car, who, role] of [
+      [own, merged, "Spouse"],
+      [petras, merged, "Driver"],
+      [noors, merged, "Driver"],
+      [noors, kept, "Fleet manager"],
+    ] as const)
+      await link(car?.id ?? "", who.id, role);
+    const { body } = await odile.post<{ mergeId: string }>(`/api/customers/${kept.id}/merges`, { mergedId: merged.id }, { "Idempotency-Key": uuid() }); // prettier-ignore
+    const drives = async (name: string) =>
+      (await sheetOf(name)).drives.map(({ vehicle, role }) => [vehicle.id, role]).sort();
+    const both = [[petras?.id, "Driver"], [noors?.id, "Fleet manager"]].sort(); // prettier-ignore
+    expect(await drives("Linus Featherstone")).toEqual(both);
+    expect(await names(petras?.plate ?? "")).toContain("Linus Featherstone");
+
+    await odile.post(`/api/merges/${body.mergeId}/undo`, undefined);
+    expect(await drives("Linus Featherstone")).toEqual([[noors?.id, "Fleet manager"]]);
+    expect(await drives("Twice Driven")).toEqual([[own?.id, "Spouse"], [petras?.id, "Driver"], [noors?.id, "Driver"]].sort()); // prettier-ignore
+    expect(await names(petras?.plate ?? "")).not.toContain("Linus Featherstone");
   });
 
   it("keeps what was changed since, when it is undone", async () => {

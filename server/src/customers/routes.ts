@@ -4,6 +4,7 @@ import { requireRight } from "../access/requireRight";
 import { once } from "../http/idempotency";
 import { mount, type ScopeOf } from "../http/mount";
 import type { Deps } from "../scope";
+import { pastWorkPage } from "../workOrders/summaries";
 import { lookUpPhone } from "./directory";
 import { eraseCustomer } from "./erase";
 import { everythingAbout } from "./everything";
@@ -11,7 +12,7 @@ import { likelyCustomers } from "./likely";
 import { mergeCustomers, undoMerge } from "./merge";
 import { lookUpPostcode } from "./postcodes";
 import { changeCustomer, createCustomer, findCustomer } from "./service";
-import { customerSheet, pastWorkPage } from "./sheet";
+import { customerSheet } from "./sheet";
 
 export function customerRoutes(router: Router, { db, outside }: Deps, scopeOf: ScopeOf): void {
   mount(router, routes.createCustomer, scopeOf, ({ scope, body, req }) =>
@@ -22,7 +23,7 @@ export function customerRoutes(router: Router, { db, outside }: Deps, scopeOf: S
   }));
   mount(router, routes.getCustomer, scopeOf, ({ scope, params }) => customerSheet(db, scope, params.id));
   mount(router, routes.customerWork, scopeOf, async ({ scope, params, query }) => ({
-    workOrders: await pastWorkPage(scope, (await findCustomer(scope, params.id)).id, query.from),
+    workOrders: await pastWorkPage(scope, { customerId: (await findCustomer(scope, params.id)).id }, query.from),
   }));
   mount(router, routes.changeCustomer, scopeOf, ({ scope, params, body }) =>
     changeCustomer(db, scope, params.id, body),

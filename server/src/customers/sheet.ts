@@ -4,12 +4,11 @@ import { Op, QueryTypes, type Sequelize } from "sequelize";
 import { CustomerMerge, CustomerRow, Person, VehiclePersonRow, VehicleRow, WorkOrderRow } from "../db/models";
 import type { Scope } from "../scope";
 import { toVehicle } from "../vehicles/toVehicle";
-import { listWorkOrders } from "../workOrders/summaries";
+import { listWorkOrders, pastWorkPage } from "../workOrders/summaries";
 import { undoUntil } from "./merge";
 import { findCustomer } from "./service";
 import { toCustomer } from "./toCustomer";
 
-const PAST_WORK_PAGE = 20;
 const MOST_OPEN = 50;
 const MOST_VISITS = 10;
 const WORK_WITH_LAST_VISITS = 60;
@@ -25,7 +24,7 @@ export async function customerSheet(db: Sequelize, scope: Scope, askedId: string
     await Promise.all([
       VehicleRow.findAll({ where: { businessId, customerId: id }, order: ["year", "id"] }),
       listWorkOrders(scope, { customerId: id, waitsFor: { [Op.ne]: null } }, { order: [["openedAt", "DESC"]], limit: MOST_OPEN }),
-      pastWorkPage(scope, id, 0),
+      pastWorkPage(scope, { customerId: id }, 0),
       WorkOrderRow.count({ where: { businessId, customerId: id, waitsFor: null } }),
       WorkOrderRow.sum("dueCents", { where: { businessId, customerId: id } }),
       WorkOrderRow.findAll({
@@ -72,15 +71,6 @@ async function drivenBy(businessId: string, customerId: string): Promise<Custome
     ownerName: owners.find(({ id }) => id === car.customerId)?.name ?? "",
     role: links.find(({ vehicleId }) => vehicleId === car.id)?.role ?? "",
   }));
-}
-
-/** A page of work that is over, newest first. */
-export function pastWorkPage(scope: Scope, customerId: string, from: number): Promise<CustomerSheet["pastWork"]> {
-  return listWorkOrders(
-    scope,
-    { customerId, waitsFor: null },
-    { order: [["openedAt", "DESC"]], limit: PAST_WORK_PAGE, offset: from },
-  );
 }
 
 function laterJobs(workOrderId: string, state: WorkOrderState, vehicleName: string): CustomerSheet["later"] {

@@ -1,5 +1,8 @@
-import { ConnectionError, QueryTypes } from "sequelize";
+import { randomBytes } from "node:crypto";
+import pg from "pg";
+import { ConnectionError, QueryTypes, Sequelize } from "sequelize";
 import { findOrder, sendCommand, startTestServer, until, type Person, type TestServer } from "../testing/testServer";
+import { MIGRATION_LOCK, migrate } from "./migrate";
 import { CustomerRow, WorkOrderRow } from "./models";
 
 let server: TestServer;
@@ -26,12 +29,47 @@ it("migrates once, also when started again on the same database", async () => {
   const rows = await server.running.deps.db.query<{ name: string }>("select name from migrations", {
     type: QueryTypes.SELECT,
   });
-  expect(rows.map(({ name }) => name)).toEqual(["0001-first-visit", "0002-people", "0003-transfer", "0004-cars"]);
+  expect(rows.map(({ name }) => name)).toEqual([
+    "0001-first-visit",
+    "0002-people",
+    "0003-transfer",
+    "0004-cars",
+    "0005-merged-drivers",
+  ]);
   const customers = await server.running.deps.db.query<{ count: string }>(
     "select count(*)::int as count from customers",
     { type: QueryTypes.SELECT },
   );
   expect(customers).toEqual([{ count: 14 }]);
+});
+
+it("waits for another server's migration, however long that takes", async () => {
+  const admin = process.env.PG_ADMIN_URL ?? "";
+  const name = `migrated_${randomBytes(6).toString("hex")}`;
+  const holder = new pg.Client({ connectionString: `${admin}/postgres` });
+  await holder.connect();
+  await holder.query(`create database ${name}`);
+  const locker = new pg.Client({ connectionString: `${admin}/${name}` });
+  await locker.connect();
+  const db = new Sequelize(`${admin}/${name}`, {
+    dialect: "postgres",
+    logging: false,
+    // What an answer may take here; migrating may take longer.
+    dialectOptions: { statement_timeout: 1500 },
+  });
+  try {
+    await locker.query("begin");
+    await locker.query(`select pg_advisory_xact_lock(${MIGRATION_LOCK})`);
+    const migrated = migrate(db, `${admin}/${name}`);
+    await new Promise((done) => setTimeout(done, 2500));
+    await locker.query("commit");
+    await expect(migrated).resolves.toBeUndefined();
+  } finally {
+    await locker.end();
+    await db.close();
+    await holder.query(`drop database if exists ${name} with (force)`);
+    await holder.end();
+  }
 });
 
 it("goes on after the database dropped every connection", async () => {

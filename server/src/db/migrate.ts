@@ -4,7 +4,7 @@ import { Umzug } from "umzug";
 import { MIGRATIONS } from "./migrations";
 
 /** Held while migrating, so that two servers starting at once take turns. */
-const MIGRATION_LOCK = 430_043;
+export const MIGRATION_LOCK = 430_043;
 
 /** Brings the database forward: our tables, then those of the job queue. Each migration is one transaction. */
 export async function migrate(sequelize: Sequelize, databaseUrl: string): Promise<void> {
@@ -16,6 +16,8 @@ export async function migrate(sequelize: Sequelize, databaseUrl: string): Promis
       name,
       up: () =>
         sequelize.transaction(async (transaction) => {
+          // Bringing years of work forward, or waiting for a server that does, takes longer than any answer may.
+          await sequelize.query("set local statement_timeout = 0", { transaction });
           await sequelize.query(`select pg_advisory_xact_lock(${MIGRATION_LOCK})`, { transaction });
           const done = await sequelize.query("select 1 from migrations where name = $1", {
             bind: [name],

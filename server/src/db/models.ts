@@ -69,6 +69,7 @@ export class CustomerMerge extends Model<InferAttributes<CustomerMerge>, InferCr
   declare workOrderIds: string[];
   declare keptBefore: { kind: CustomerKind; name: string; details: CustomerDetails };
   declare keptVersion: number;
+  declare drivesBefore: { vehicleId: string; customerId: string; role: string }[];
 }
 export class VehicleRow extends Model<InferAttributes<VehicleRow>, InferCreationAttributes<VehicleRow>> {
   declare businessId: string;
@@ -294,6 +295,7 @@ export function defineModels(sequelize: Sequelize): void {
     workOrderIds: ARRAY(UUID),
     keptBefore: JSONB,
     keptVersion: INTEGER,
+    drivesBefore: JSONB,
   });
   tenant(sequelize, ImportFile, "imports", {
     businessId: key(), id: key(), fileName: text(), bytes: BLOB, format: text(), status: text(), encoding: text(), columns: JSONB, mapping: JSONB, doubles: text(),

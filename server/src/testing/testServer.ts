@@ -91,10 +91,15 @@ export async function startTestServer(): Promise<TestServer> {
   return server;
 }
 
+/** The sheet of the customer found first by what is typed. */
+export async function findSheet(who: Person, typed: string): Promise<CustomerSheet> {
+  const { body: found } = await who.get<Found>(`/api/search?q=${encodeURIComponent(typed)}`);
+  return (await who.get<CustomerSheet>(`/api/customers/${found.customers[0]?.customer.id ?? ""}`)).body;
+}
+
 /** A work order of the demo, by its customer's name. */
 export async function findOrder(who: Person, customerName: string): Promise<WorkOrderSummary> {
-  const { body: found } = await who.get<Found>(`/api/search?q=${encodeURIComponent(customerName)}`);
-  const { body: sheet } = await who.get<CustomerSheet>(`/api/customers/${found.customers[0]?.customer.id ?? ""}`);
+  const sheet = await findSheet(who, customerName);
   const order = [...sheet.openWork, ...sheet.pastWork][0];
   if (!order) throw new Error(`the demo has no work order for ${customerName}`);
   return order;

@@ -9,7 +9,14 @@ import type {
   VehicleSheet,
   WorkOrderView,
 } from "@mechanon/contract";
-import { findOrder, sendCommand, startTestServer, type Person, type TestServer } from "../testing/testServer";
+import {
+  findOrder,
+  findSheet,
+  sendCommand,
+  startTestServer,
+  type Person,
+  type TestServer,
+} from "../testing/testServer";
 
 let server: TestServer;
 let odile: Person;
@@ -23,10 +30,7 @@ afterEach(async () => {
   for (const service of ["specs", "recalls", "history", "register"]) await server.fault(service, "none");
 });
 
-const customerOf = async (name: string): Promise<CustomerSheet> => {
-  const { body } = await odile.get<Found>(`/api/search?q=${encodeURIComponent(name)}`);
-  return (await odile.get<CustomerSheet>(`/api/customers/${body.customers[0]?.customer.id ?? ""}`)).body;
-};
+const customerOf = (name: string): Promise<CustomerSheet> => findSheet(odile, name);
 const carOf = async (name: string): Promise<Vehicle> => {
   const [car] = (await customerOf(name)).vehicles;
   if (!car) throw new Error(`${name} has no car in the demo`);
@@ -105,6 +109,9 @@ describe("whose car it is", () => {
     expect(sheet.owner.name).toBe("Teodor Vance");
     expect(sheet.moves).toMatchObject([{ fromName: "Delphine Marsh", toName: "Teodor Vance", by: "Odile Farrow" }]);
     expect(sheet.pastWork).toMatchObject([{ customerName: "Delphine Marsh" }]);
+    const pageFrom = async (from: number) => (await odile.get<{ workOrders: object[] }>(`/api/vehicles/${car.id}/work?from=${from}`)).body.workOrders; // prettier-ignore
+    expect(await pageFrom(0)).toEqual(sheet.pastWork);
+    expect(await pageFrom(1)).toEqual([]);
     const old = (await odile.get<CustomerSheet>(`/api/customers/${ingrid.id}`)).body;
     expect(old.vehicles).toEqual([]);
     expect(old.pastWorkCount).toBe(1);

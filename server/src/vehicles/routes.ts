@@ -3,6 +3,7 @@ import { routes } from "@mechanon/contract";
 import { once } from "../http/idempotency";
 import { mount, type ScopeOf } from "../http/mount";
 import type { Deps, Scope } from "../scope";
+import { pastWorkPage } from "../workOrders/summaries";
 import { historyPdf } from "./historyPdf";
 import { lookUpPlate, lookUpVin } from "./lookUp";
 import { linkPerson, moveVehicle, unlinkPerson } from "./people";
@@ -27,6 +28,9 @@ export function vehicleRoutes(router: Router, deps: Deps, scopeOf: ScopeOf): voi
     unlinkPerson(db, scope, params.id, params.customerId),
   );
   mount(router, routes.vehicleSheet, scopeOf, ({ scope, params }) => sheet(scope, params.id));
+  mount(router, routes.vehicleWork, scopeOf, async ({ scope, params, query }) => ({
+    workOrders: await pastWorkPage(scope, { vehicleId: (await findVehicle(scope, params.id)).id }, query.from),
+  }));
   mount(router, routes.vehiclePaper, scopeOf, async ({ scope, params, res }) => {
     const car = await sheet(scope, params.id);
     const pdf = await historyPdf(db, scope, car);

@@ -15,14 +15,13 @@ import { findCustomer } from "../customers/service";
 import { WorkOrderRow } from "../db/models";
 import type { Scope } from "../scope";
 import { loadRules } from "../settings/service";
-import { listWorkOrders } from "../workOrders/summaries";
+import { listWorkOrders, pastWorkPage } from "../workOrders/summaries";
 import { movesOf } from "./people";
 import { peopleOf } from "./peopleOf";
 import { findVehicle } from "./service";
 import { toVehicle } from "./toVehicle";
 
 const MOST_OPEN = 50;
-const MOST_PAST = 50;
 /** Older work says nothing of services due. */
 const MOST_STATES = 200;
 
@@ -36,7 +35,7 @@ export async function vehicleSheet(db: Sequelize, scope: Scope, id: string, now:
     peopleOf(businessId, [id]),
     movesOf(db, businessId, id),
     listWorkOrders(scope, { ...where, waitsFor: { [Op.ne]: null } }, { order: [["openedAt", "DESC"]], limit: MOST_OPEN }),
-    listWorkOrders(scope, { ...where, waitsFor: null }, { order: [["openedAt", "DESC"]], limit: MOST_PAST }),
+    pastWorkPage(scope, { vehicleId: id }, 0),
     WorkOrderRow.count({ where: { ...where, waitsFor: null } }),
     WorkOrderRow.findAll({ attributes: ["id", "number", "state"], where, order: [["openedAt", "DESC"]], limit: MOST_STATES }),
     loadRules(businessId),

@@ -22,6 +22,21 @@ interface Listed {
 
 const CONCERNS = `array(select item->>'text' from jsonb_array_elements("WorkOrderRow"."state"->'concerns') item)`;
 
+const PAST_PAGE = 20;
+
+/** A page of work that is over, of a customer or of a car, newest first. @param from - how many are left out. */
+export function pastWorkPage(
+  scope: Scope,
+  of: { customerId: string } | { vehicleId: string },
+  from: number,
+): Promise<WorkOrderSummary[]> {
+  return listWorkOrders(
+    scope,
+    { ...of, waitsFor: null },
+    { order: [["openedAt", "DESC"]], limit: PAST_PAGE, offset: from },
+  );
+}
+
 /** Work orders as lists show them; customers, cars and visits are fetched once for all. */
 export async function listWorkOrders(
   { businessId }: Pick<Scope, "businessId">,

@@ -2,6 +2,7 @@ import * as firstVisit from "./0001-first-visit";
 import * as people from "./0002-people";
 import * as transfer from "./0003-transfer";
 import * as cars from "./0004-cars";
+import * as mergedDrivers from "./0005-merged-drivers";
 
 /** All migrations, oldest first. A landed one is never changed; a new one follows it. */
 export const MIGRATIONS: { name: string; sql: string }[] = [
@@ -9,4 +10,5 @@ export const MIGRATIONS: { name: string; sql: string }[] = [
   { name: "0002-people", sql: people.up },
   { name: "0003-transfer", sql: transfer.up },
   { name: "0004-cars", sql: cars.up },
+  { name: "0005-merged-drivers", sql: mergedDrivers.up },
 ];

@@ -1,26 +1,27 @@
 import { useInfiniteQuery } from "@tanstack/react-query";
-import { routes, type WorkOrderSummary } from "@mechanon/contract";
-import { call } from "../api/call";
+import type { WorkOrderSummary } from "@mechanon/contract";
 import { errorWords } from "../api/problem";
-import { WorkOrderLine } from "../day/WorkOrderLine";
 import { Button } from "../ui/Button";
 import { Notice } from "../ui/Notice";
 import { Words } from "../ui/Words";
+import { WorkOrderLine } from "./WorkOrderLine";
 
-/** Work that is over, newest first, page by page. */
-export function PastWork({
-  customerId,
-  first,
-  count,
-}: {
-  customerId: string;
+export interface PastWorkProps {
+  /** Of which customer or car. */
+  id: string;
   first: readonly WorkOrderSummary[];
   count: number;
-}) {
+  /** The page after so many. */
+  load: (from: number) => Promise<{ workOrders: WorkOrderSummary[] }>;
+  /** Under a customer's name, which is not said again. */
+  ofCustomer?: boolean;
+}
+
+/** Work that is over, newest first, page by page. */
+export function PastWork({ id, first, count, load, ofCustomer = false }: PastWorkProps) {
   const more = useInfiniteQuery({
-    queryKey: ["customerWork", customerId],
-    queryFn: ({ pageParam }) =>
-      call(routes.customerWork, { params: { id: customerId }, query: { from: String(pageParam) } }),
+    queryKey: ["pastWork", id],
+    queryFn: ({ pageParam }) => load(pageParam),
     initialPageParam: first.length,
     getNextPageParam: (page, all) =>
       page.workOrders.length === 0 ? undefined : first.length + all.flatMap(({ workOrders }) => workOrders).length,
@@ -31,7 +32,7 @@ export function PastWork({
   return (
     <>
       {shown.map((order) => (
-        <WorkOrderLine key={order.id} order={order} showWait ofCustomer />
+        <WorkOrderLine key={order.id} order={order} showWait ofCustomer={ofCustomer} />
       ))}
       {more.error ? <Notice text={errorWords(more.error)} /> : null}
       {shown.length < count ? (

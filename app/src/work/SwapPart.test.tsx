@@ -1,0 +1,129 @@
+import { fireEvent, screen, waitFor } from "@testing-library/react-native";
+import type { WorkOrderView } from "@mechanon/contract";
+import { fakeServer, problemReply, show, type Reply } from "../testing/harness";
+import { LIBRARY_SAMPLE, customerSample, foundSample, sheetSample, stateSample, vehicleSample, viewSample } from "../testing/samples"; // prettier-ignore
+import { useSync } from "../sync/store";
+import { SwapPart } from "./SwapPart";
+
+const AT = "2026-11-23T17:00:00.000Z";
+const OTHER = vehicleSample({ id: "car-2", plate: "LRK7781", year: 2011, make: "Toyota", model: "Corolla" });
+const OTHER_NAME = "2011 Toyota Corolla, LRK7781";
+const running: WorkOrderView = viewSample({
+  state: stateSample({
+    odometerMiles: { value: 61_240, at: AT },
+    findings: [
+      { pointId: "pads", grade: "act", measured: 2.5, note: "", photoIds: [], at: AT, by: "me" },
+      { pointId: "oil", grade: "sound", measured: null, note: "", photoIds: [], at: AT, by: "me" },
+    ],
+    jobs: [
+      {
+        id: "j", title: "Wiper blades", libraryJobId: "wipers", concernId: null, pointId: null, lines: LIBRARY_SAMPLE[0]!.lines,
+        addedAt: AT, answer: { value: "yes", approvalId: "a", totalCents: 4200 }, finishedAt: null,
+      },
+    ],
+  }),
+}); // prettier-ignore
+const COMMANDS = "POST /api/work-orders/order-1/commands";
+const done = (over: Partial<WorkOrderView>): Reply => ({
+  body: {
+    outcomes: [{ id: "c", outcome: "applied", refusal: null, conflicts: [] }],
+    workOrder: { ...running, revision: 2, ...over },
+  },
+});
+
+function open(view: WorkOrderView, replies: Parameters<typeof fakeServer>[0] = {}, isUnsent = false) {
+  const server = fakeServer({
+    "GET /api/customers/customer-1": { body: sheetSample({ vehicles: [vehicleSample(), OTHER] }) },
+    ...replies,
+  });
+  show(<SwapPart view={view} isUnsent={isUnsent} />);
+  return server;
+}
+const sentCommand = (server: ReturnType<typeof fakeServer>): unknown => {
+  const body = server.asked.find(({ method }) => method === "POST")?.body as { commands: { command: unknown }[] };
+  return body.commands[0]?.command;
+};
+
+beforeEach(() => useSync.setState({ views: {}, pending: [] }));
+
+it("offers the customer's other cars, and says what a swap means as it is chosen", async () => {
+  const server = open(running, { [COMMANDS]: done({ vehicle: OTHER }) });
+  fireEvent.press(screen.getByTestId("swap-car"));
+  fireEvent.press(await screen.findByRole("button", { name: OTHER_NAME }));
+  expect(screen.getByText(`1001: 2019 Honda Accord becomes ${OTHER_NAME}`)).toBeTruthy();
+  expect(screen.getByText(/2 findings and the odometer: taken off/)).toBeTruthy();
+  expect(screen.getByText(/1 answer: asked anew/)).toBeTruthy();
+  fireEvent.press(screen.getByRole("radio", { name: "Yes, only the record was wrong" }));
+  fireEvent.press(screen.getByRole("radio", { name: "Yes, they were meant for this" }));
+  expect(screen.getByText(/2 findings and the odometer: kept/)).toBeTruthy();
+  expect(screen.getByText(/1 answer: the customer's word still holds/)).toBeTruthy();
+  fireEvent.press(screen.getByTestId("swap"));
+  await waitFor(() => expect(useSync.getState().views["order-1"]?.vehicle?.id).toBe("car-2"));
+  expect(sentCommand(server)).toEqual({ type: "changeVehicle", vehicleId: "car-2", keepFindings: true, keepAnswers: true });
+  expect(screen.getByTestId("swap-car")).toBeTruthy();
+}); // prettier-ignore
+
+it("never offers the car that is on it already", async () => {
+  open(running);
+  fireEvent.press(screen.getByTestId("swap-car"));
+  await screen.findByRole("button", { name: OTHER_NAME });
+  expect(screen.queryByRole("button", { name: /LRK1204/ })).toBeNull();
+});
+
+it("takes the car off, and asks nothing where nothing hangs on it", async () => {
+  const server = open(viewSample(), { [COMMANDS]: done({ vehicle: null }) });
+  fireEvent.press(screen.getByTestId("swap-car"));
+  fireEvent.press(await screen.findByRole("button", { name: "None of these: take the car off" }));
+  expect(screen.queryByRole("radio")).toBeNull();
+  expect(screen.getByText("• Nothing hangs on it yet.")).toBeTruthy();
+  fireEvent.press(screen.getByTestId("swap"));
+  await waitFor(() => expect(sentCommand(server)).toMatchObject({ type: "changeVehicle", vehicleId: null }));
+});
+
+it("makes it another customer's, found by name", async () => {
+  const customer = customerSample({ id: "customer-2", name: "Noor Haddad-Bell" });
+  const server = open(running, {
+    [COMMANDS]: done({ customer }),
+    "GET /api/search": { body: { customers: [foundSample({ customer })], workOrders: [] } },
+  });
+  fireEvent.press(screen.getByTestId("swap-customer"));
+  fireEvent.changeText(screen.getByLabelText("Whose work order is it?"), "noor");
+  fireEvent.press(await screen.findByRole("button", { name: "Choose Noor Haddad-Bell" }));
+  expect(screen.queryByText("Was the right car looked at?")).toBeNull();
+  expect(screen.getByText(/the tax goes by the new customer's exemption/)).toBeTruthy();
+  fireEvent.press(screen.getByTestId("swap"));
+  await waitFor(() => expect(sentCommand(server)).toEqual({ type: "changeCustomer", customerId: "customer-2", keepAnswers: false })); // prettier-ignore
+});
+
+it("says where to add a car when the other customer has none", async () => {
+  open(running, {
+    "GET /api/search": { body: { customers: [foundSample({ vehicles: [] })], workOrders: [] } },
+  });
+  fireEvent.press(screen.getByTestId("swap-car"));
+  fireEvent.changeText(screen.getByLabelText(/somebody else/), "maren");
+  fireEvent.press(await screen.findByRole("button", { name: "Cars of Maren Oyelaran" }));
+  expect(screen.getByText(/No car is kept for them/)).toBeTruthy();
+});
+
+it.each<[string, Reply, RegExp]>([
+  ["the server cannot be reached", "down", /No connection to the server/],
+  ["it is refused", { body: { outcomes: [{ id: "c", outcome: "refused", refusal: "work-order/not-found", conflicts: [] }], workOrder: null } }, /This work order is not there/], // prettier-ignore
+  ["the car is gone", problemReply(404, "vehicle/not-found", "This car is not kept here."), /This car is not kept here/], // prettier-ignore
+])("keeps what was chosen when %s", async (_why, reply, words) => {
+  open(running, { [COMMANDS]: reply });
+  fireEvent.press(screen.getByTestId("swap-car"));
+  fireEvent.press(await screen.findByRole("button", { name: OTHER_NAME }));
+  fireEvent.press(screen.getByTestId("swap"));
+  expect(await screen.findByText(words)).toBeTruthy();
+  expect(screen.getByTestId("swap")).toBeTruthy();
+  fireEvent.press(screen.getByRole("button", { name: "Leave it as it is" }));
+  expect(screen.getByTestId("swap-customer")).toBeTruthy();
+});
+
+it("waits until all is sent", () => {
+  open(running, {}, true);
+  fireEvent.press(screen.getByTestId("swap-customer"));
+  expect(screen.getByText(/not sent yet/)).toBeTruthy();
+  fireEvent.press(screen.getByRole("button", { name: "Leave it" }));
+  expect(screen.getByTestId("swap-customer")).toBeTruthy();
+});
