@@ -1,5 +1,5 @@
 import { zodResolver } from "@hookform/resolvers/zod";
-import { createElement, useRef, useState, type ChangeEvent } from "react";
+import { Fragment, createElement, useRef, useState, type ChangeEvent } from "react";
 import { Controller, useForm, type Control } from "react-hook-form";
 import { Image, StyleSheet, View } from "react-native";
 import { v7 as uuid } from "uuid";
@@ -18,6 +18,8 @@ import { Camera } from "../ui/icons";
 import { Notice } from "../ui/Notice";
 import { Screen } from "../ui/Screen";
 import { SPACE } from "../ui/theme";
+import { VIN_LENGTH, useVin } from "../vin/useVin";
+import { VinFindings } from "../vin/VinFindings";
 
 const FIELDS = [
   { name: "nickname", label: "Nickname", most: 60 },
@@ -60,7 +62,7 @@ export function CarForm({ vehicle, onSaved, onLeave }: CarFormProps) {
   const business = useBusiness();
   const [fault, setFault] = useState<string | null>(null);
   const [photoId, setPhotoId] = useState(vehicle.photoId);
-  const { control, handleSubmit, watch, setValue, formState } = useForm<CarFields>({
+  const { control, handleSubmit, watch, setValue, setError, formState } = useForm<CarFields>({
     resolver: zodResolver(carFields),
     defaultValues: {
       ...(Object.fromEntries(FIELDS.map(({ name }) => [name, String(vehicle[name] ?? "")])) as Record<
@@ -70,7 +72,13 @@ export function CarForm({ vehicle, onSaved, onLeave }: CarFormProps) {
       region: vehicle.region ?? business?.settings.regions[0] ?? "",
     },
   });
+  const { vin, decoded } = useVin(watch("vin"));
+  // A serial number of another length is checked by nobody.
+  const report = vin.length === VIN_LENGTH ? decoded?.report : undefined;
+  const asksWhy = report?.problems.some(({ code }) => code === "check-digit") ?? false;
   const save = handleSubmit(async ({ year, region, ...texts }) => {
+    if (asksWhy && texts.vinNote.trim() === "")
+      return setError("vinNote", { message: "read the VIN again, or say why it is kept" });
     try {
       await call(routes.changeVehicle, {
         params: { id: vehicle.id },
@@ -109,9 +117,14 @@ export function CarForm({ vehicle, onSaved, onLeave }: CarFormProps) {
         <Button kind="quiet" label="Leave it as it was" onPress={onLeave} />
       </View>
       <CarPhoto photoId={photoId} onChange={setPhotoId} onFault={setFault} />
-      {FIELDS.map(({ name, label, most, ...look }) => (
-        <TextField key={name} control={control} name={name} label={label} most={most} mono={"mono" in look} />
-      ))}
+      {FIELDS.filter(({ name }) => name !== "vinNote" || asksWhy || vehicle.vinNote !== null).map(
+        ({ name, label, most, ...look }) => (
+          <Fragment key={name}>
+            <TextField control={control} name={name} label={label} most={most} mono={"mono" in look} />
+            {name === "vin" && report ? <VinFindings report={report} onMeant={(vin) => setValue("vin", vin)} /> : null}
+          </Fragment>
+        ),
+      )}
       {watch("plate").trim() === "" ? null : (
         <Choices
           label="State of the plate"

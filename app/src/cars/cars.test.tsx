@@ -188,6 +188,24 @@ it("changes a car, and says at the field what does not fit", async () => {
   expect(server.asked.at(-1)?.body).toMatchObject({ nickname: "Bluebell", year: 2019, plate: "LRK1204", region: "WA" });
 }); // prettier-ignore
 
+it("checks a changed VIN as it is typed, and keeps one that does not check with a reason only", async () => {
+  const server = open({}, { "PATCH /api/vehicles/car-1": { body: CAR } });
+  fireEvent.press(await screen.findByTestId("change-car"));
+  expect(screen.queryByLabelText(/Why the VIN is kept/)).toBeNull();
+  fireEvent.changeText(screen.getByLabelText("VIN"), "3FA6P0H76FR193746");
+  expect(await screen.findByLabelText(/Look again at character/)).toBeTruthy();
+  fireEvent.press(screen.getByTestId("save-car"));
+  expect(await screen.findByText("✕ read the VIN again, or say why it is kept")).toBeTruthy();
+  expect(server.asked.some(({ method }) => method === "PATCH")).toBe(false);
+  fireEvent.changeText(screen.getByLabelText("VIN"), "3FA6POH76FR193745");
+  fireEvent.press(await screen.findByRole("button", { name: /^3FA6P0H76FR193745/ }));
+  await waitFor(() => expect(screen.queryByLabelText(/Look again at character/)).toBeNull());
+  fireEvent.changeText(screen.getByLabelText("VIN"), "3FA6P0H76FR193746");
+  fireEvent.changeText(await screen.findByLabelText(/Why the VIN is kept/), "Stamped so in the door");
+  fireEvent.press(screen.getByTestId("save-car"));
+  await waitFor(() => expect(server.asked.find(({ method }) => method === "PATCH")?.body).toMatchObject({ vin: "3FA6P0H76FR193746", vinNote: "Stamped so in the door" }));
+}); // prettier-ignore
+
 describe("words about a car", () => {
   it("say what was used last, and nothing where nothing is known", () => {
     const oil = { description: "Oil 0W-20, quart", brand: "Kelpline", partNumber: "KL-020Q", quantity: 5, at: AT };

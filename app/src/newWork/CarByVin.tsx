@@ -5,14 +5,11 @@ import { Button } from "../ui/Button";
 import { Field } from "../ui/Field";
 import { Notice } from "../ui/Notice";
 import { SPACE } from "../ui/theme";
-import { Words } from "../ui/Words";
 import { VIN_LENGTH, useVin } from "../vin/useVin";
-import { VinMarks } from "../vin/VinMarks";
+import { VinFindings, vinProblems } from "../vin/VinFindings";
 import { ConfirmGuess, ConfirmKnown } from "./ConfirmCar";
 import { useDraft } from "./draft";
 
-/** Problems that are only told. */
-const NOTES: readonly string[] = ["check-digit-note", "unknown-model"];
 /** With these nothing can be kept as a VIN. */
 const UNREADABLE: readonly string[] = ["wrong-length", "illegal-character"];
 
@@ -22,7 +19,7 @@ export function CarByVin() {
   const { vin, decoded, known, isUnchecked, error, retry } = useVin(draft.vin);
   const isWhole = vin.length >= VIN_LENGTH;
   const report = decoded?.report;
-  const problems = (report?.problems ?? []).filter(({ code }) => isWhole || code === "illegal-character");
+  const problems = report ? vinProblems(report) : [];
   const isReadable = isWhole && report !== undefined && !problems.some(({ code }) => UNREADABLE.includes(code));
   const plate =
     draft.plate.trim() === "" || draft.plateRegion === ""
@@ -42,26 +39,7 @@ export function CarByVin() {
       />
       <ScanPart wanted="vin" onFound={(found) => change({ vin: found })} />
       {isWhole && error ? <Notice text={errorWords(error)} action={{ label: "Try again", onPress: retry }} /> : null}
-      {report && problems.length > 0 ? <VinMarks report={report} /> : null}
-      {problems.map((problem) => (
-        <Notice
-          key={`${problem.code}${problem.position ?? ""}`}
-          kind={NOTES.includes(problem.code) ? "note" : "fault"}
-          text={problem.message}
-        />
-      ))}
-      {isWhole && report && report.suggestions.length > 0 ? (
-        <View style={styles.list}>
-          <Words strong>Probably meant:</Words>
-          {report.suggestions.slice(0, 3).map(({ vin: meant, changes }) => (
-            <Button
-              key={meant}
-              label={`${meant} (${changes.map(({ position, from, to }) => `${position}: ${from} is ${to}`).join(", ")})`}
-              onPress={() => change({ vin: meant })}
-            />
-          ))}
-        </View>
-      ) : null}
+      {report ? <VinFindings report={report} onMeant={(meant) => change({ vin: meant })} /> : null}
       {vin.length > 0 && vin.length !== VIN_LENGTH ? (
         <Button
           kind="quiet"

@@ -35,34 +35,37 @@ const UPRIGHT: Turn = { degrees: 0, mirrored: false };
 const turned = (degrees: number): Turn => ({ degrees, mirrored: false });
 
 interface Try {
-  scale: number;
+  isWhole: boolean;
   turn: Turn;
   options: ReaderOptions;
 }
+const askew = (degrees: number): Try => ({ isWhole: false, turn: turned(degrees), options: BARS });
 
 /**
- * How a picture is looked at, until something is found: small first, since most codes fill the frame, then a little
- * askew, as phones are held; then whole, which takes longest; then mirrored, and turned further.
+ * How a picture is looked at when its code does not fill the frame upright, until something is found: a little askew, as
+ * phones are held; then whole, which takes longest; then turned further, and mirrored.
  */
-function triesFor(longest: number): Try[] {
-  const scale = Math.min(1, FIRST_SIDE / longest);
-  const askew = (degrees: number): Try => ({ scale, turn: turned(degrees), options: BARS });
-  return [
-    { scale, turn: UPRIGHT, options: ALL },
-    ...[15, -15].map(askew),
-    ...(scale < 1 ? [{ scale: 1, turn: UPRIGHT, options: ALL }] : []),
-    { scale, turn: { degrees: 0, mirrored: true }, options: ALL },
-    ...[30, -30, 45].map(askew),
-  ];
-}
+const TRIES: readonly Try[] = [
+  ...[15, -15].map(askew),
+  { isWhole: true, turn: UPRIGHT, options: ALL },
+  ...[30, -30, 45].map(askew),
+  { isWhole: false, turn: { degrees: 0, mirrored: true }, options: ALL },
+];
 
+/** The codes in a picture. */
 async function readPicture(picture: ImageBitmap): Promise<FoundCode[]> {
+  const scale = Math.min(1, FIRST_SIDE / Math.max(picture.width, picture.height));
   try {
-    for (const { scale, turn, options } of triesFor(Math.max(picture.width, picture.height))) {
-      const image = draw(picture, scale, turn)[1];
-      // As it is first: stretching takes time, and a dim code is the exception.
-      if (turn !== UPRIGHT) stretchContrast(image.data);
-      const found = await read(image, options);
+    // Made small once: turning millions of pixels again and again takes longer than looking for codes.
+    const [small, upright] = draw(picture, scale, UPRIGHT);
+    const atFirst = await read(upright, ALL);
+    if (atFirst.length > 0) return atFirst;
+    // Only now, since it takes time and a dim code is the exception.
+    stretchContrast(upright.data);
+    small.getContext("2d")?.putImageData(upright, 0, 0);
+    for (const { isWhole, turn, options } of TRIES) {
+      if (isWhole && scale === 1) continue;
+      const found = await read(draw(isWhole ? picture : small, 1, turn)[1], options);
       if (found.length > 0) return found;
     }
     return [];
@@ -78,7 +81,11 @@ export interface Turn {
 }
 
 /** Draws a picture smaller, turned or mirrored. */
-function draw(picture: ImageBitmap, scale: number, { degrees, mirrored }: Turn): [OffscreenCanvas, ImageData] {
+function draw(
+  picture: ImageBitmap | OffscreenCanvas,
+  scale: number,
+  { degrees, mirrored }: Turn,
+): [OffscreenCanvas, ImageData] {
   const angle = (degrees * Math.PI) / 180;
   const [wide, high] = [picture.width * scale, picture.height * scale];
   const [sin, cos] = [Math.abs(Math.sin(angle)), Math.abs(Math.cos(angle))];

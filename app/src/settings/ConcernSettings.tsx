@@ -125,7 +125,7 @@ function Library({ settings }: { settings: BusinessView["settings"] }) {
                 </View>
               ) : (
                 <Press key={phrase.id} label={`Change ${phrase.text}`} onPress={() => setOpenId(phrase.id)}>
-                  <Words>{phrase.text}</Words>
+                  <Words tone="petrol">{phrase.text}</Words>
                 </Press>
               ),
             )}
