@@ -5,8 +5,8 @@ import { ReceiptPaper } from "../receipts/ReceiptPaper";
 import { SyncLine, Refusals } from "../sync/SyncLine";
 import { useSync } from "../sync/store";
 import { syncWords } from "../sync/syncWords";
-import { fakeServer, show } from "../testing/harness";
-import { LIBRARY_SAMPLE, customerSample, stateSample, viewSample } from "../testing/samples";
+import { fakeServer, resetSync, show } from "../testing/harness";
+import { LIBRARY_SAMPLE, customerSample, stateSample, receiptSample, viewSample } from "../testing/samples";
 import { visited } from "../testing/router";
 import { CustomerFace } from "./CustomerFace";
 import { toStrokes } from "./strokes";
@@ -40,17 +40,7 @@ beforeEach(() => {
   visited.length = 0;
   fakeServer({});
   const view = viewSample({ state: stateSample({ jobs: [job], findings }) });
-  useSync.setState({
-    personId: "me",
-    views: { "order-1": view },
-    pending: [],
-    photos: [],
-    refused: [],
-    stuck: null,
-    online: true,
-    sending: true,
-    failures: 0,
-  });
+  resetSync({ "order-1": view });
 });
 
 describe("turned to the customer", () => {
@@ -232,38 +222,7 @@ describe("the receipt", () => {
   });
 
   it("reads as paper: jobs, taxes, payments, what was put off, the signature", () => {
-    show(
-      <ReceiptPaper
-        receipt={{
-          number: 1001,
-          business: {
-            name: "Larkhaven Driveway Garage",
-            phone: "+13605550100",
-            street: "4 Ropewalk",
-            timeZone: "America/Los_Angeles",
-          },
-          customerName: "Maren Oyelaran",
-          vehicleName: "2019 Honda Accord",
-          plate: "LRK1204",
-          odometerMiles: 88120,
-          jobs: [
-            {
-              title: "Wiper blades",
-              totalCents: 4200,
-              lines: [{ description: "Wiper blade", quantity: "2", netCents: 3200 }],
-            },
-          ],
-          suppliesCents: 0,
-          taxes: [{ id: "state", cents: 320 }],
-          totalCents: 4520,
-          paidCents: 4520,
-          dueCents: 0,
-          payments: [card],
-          notDone: [{ title: "Front brake pads", answer: "no" }],
-          signature: { name: "Maren Oyelaran", strokes: [[0, 0, 500, 500]], at: AT },
-        }}
-      />,
-    );
+    show(<ReceiptPaper receipt={receiptSample()} />);
     for (const text of [
       "Receipt 1001",
       "2 × Wiper blade",

@@ -1,5 +1,5 @@
 import type { Job } from "@mechanon/core";
-import { LIBRARY_SAMPLE } from "../testing/samples";
+import { LIBRARY_SAMPLE, jobSample } from "../testing/samples";
 import { derivedId } from "./derivedId";
 import { jobCommands } from "./jobCommands";
 
@@ -7,9 +7,7 @@ const AT = "2026-11-23T17:00:00.000Z";
 const DRAFT = "0198f0aa-0000-7000-8000-000000000fff";
 const idAt = (place: number): string => derivedId(DRAFT, place);
 const lines = LIBRARY_SAMPLE[0]?.lines ?? [];
-const job = (over: Partial<Job>): Job => ({
-  id: "j", title: "Wiper blades", libraryJobId: "wipers", concernId: "c", pointId: "p", lines, addedAt: AT, answer: null, finishedAt: null, ...over,
-}); // prettier-ignore
+const job = (over: Partial<Job>): Job => jobSample({ concernId: "c", pointId: "p", ...over });
 
 it("adds a library job as it is kept today, without the answers of then", () => {
   const [command, ...more] = jobCommands([job({})], [], LIBRARY_SAMPLE, idAt);

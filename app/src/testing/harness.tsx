@@ -1,7 +1,8 @@
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
 import { render } from "@testing-library/react-native";
 import type { ReactElement } from "react";
-import type { BusinessView, Me } from "@mechanon/contract";
+import type { BusinessView, Me, WorkOrderView } from "@mechanon/contract";
+import { useSync } from "../sync/store";
 import { FaceProvider } from "../ui/face";
 import { LIBRARY_SAMPLE, SETTINGS_SAMPLE } from "./samples";
 
@@ -71,6 +72,26 @@ export function problemReply(
     status,
     body: { type: `urn:mechanon:problem:${code}`, title: "x", status, code, detail, ...(fields ? { fields } : {}) },
   };
+}
+
+/** A device that has nothing unsent and is busy, so that what is given stays to be looked at. */
+export function resetSync(views: Record<string, WorkOrderView> = {}): void {
+  useSync.setState({
+    personId: ME.id,
+    views,
+    pending: [],
+    photos: [],
+    refused: [],
+    stuck: null,
+    online: true,
+    sending: true,
+    failures: 0,
+  });
+}
+
+/** The commands the app gave since, oldest first. */
+export function givenCommands(): object[] {
+  return useSync.getState().pending.map(({ command }) => command);
 }
 
 /** Shows something with a person signed in and the business loaded; `me` over what the person is. */

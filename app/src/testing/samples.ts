@@ -1,5 +1,20 @@
-import { noDetails, type BusinessSettings, type LibraryJob, type WorkOrderState } from "@mechanon/core";
-import type { Customer, CustomerSheet, FoundCustomer, Vehicle, VehicleSheet, WorkOrderView } from "@mechanon/contract";
+import {
+  noDetails,
+  type BusinessSettings,
+  type Job,
+  type LibraryJob,
+  type VisitState,
+  type WorkOrderState,
+} from "@mechanon/core";
+import type {
+  Customer,
+  CustomerSheet,
+  FoundCustomer,
+  ReceiptView,
+  Vehicle,
+  VehicleSheet,
+  WorkOrderView,
+} from "@mechanon/contract";
 
 /** Small made-up settings for tests of the app. */
 export const SETTINGS_SAMPLE: BusinessSettings = {
@@ -149,5 +164,39 @@ export function carSheetSample(over: Partial<VehicleSheet> = {}): VehicleSheet {
     lastService: { oil: null, oilFilter: null, pressures: null },
     odometer: { readings: [], backwards: [], milesPerYear: null, predictedMiles: null },
     specs: null, corrections: [], due: [], pastWork: [], pastWorkCount: 0, ...over,
+  }; // prettier-ignore
+}
+
+const AT = "2026-11-23T17:00:00.000Z";
+
+/** The library's job on a quote, not answered. */
+export function jobSample(over: Partial<Job> = {}): Job {
+  return {
+    id: "j", title: "Wiper blades", libraryJobId: "wipers", concernId: null, pointId: null, lines: LIBRARY_SAMPLE[0]?.lines ?? [],
+    addedAt: AT, answer: null, finishedAt: null, ...over,
+  }; // prettier-ignore
+}
+
+/** A booked visit. */
+export function visitSample(over: Partial<VisitState> = {}): VisitState {
+  return {
+    id: "v", workOrderIds: ["order-1"], mechanicId: "me",
+    place: { street: "18 Heron Landing", town: "Larkhaven", region: "WA", postcode: "98099", latitude: null, longitude: null },
+    startsAt: AT, endsAt: "2026-11-23T18:00:00.000Z", note: "Gate code 4410", bookedAt: AT,
+    setOffAt: null, arrivedAt: null, leftAt: null, cancelledAt: null, ...over,
+  }; // prettier-ignore
+}
+
+/** Two wiper blades, paid by card. */
+export function receiptSample(over: Partial<ReceiptView> = {}): ReceiptView {
+  return {
+    number: 1001,
+    business: { name: "Larkhaven Driveway Garage", phone: "+13605550100", street: "4 Ropewalk", timeZone: "America/Los_Angeles" },
+    customerName: "Maren Oyelaran", vehicleName: "2019 Honda Accord", plate: "LRK1204", odometerMiles: 88120,
+    jobs: [{ title: "Wiper blades", totalCents: 4200, lines: [{ description: "Wiper blade", quantity: "2", netCents: 3200 }] }],
+    suppliesCents: 0, taxes: [{ id: "state", cents: 320 }], totalCents: 4520, paidCents: 4520, dueCents: 0,
+    payments: [{ method: "card", at: AT, amountCents: 4520, tenderedCents: null, card: { lastFour: "4407", authorization: "A1" } }],
+    notDone: [{ title: "Front brake pads", answer: "no" }],
+    signature: { name: "Maren Oyelaran", strokes: [[0, 0, 500, 500]], at: AT }, ...over,
   }; // prettier-ignore
 }

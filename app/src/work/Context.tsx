@@ -33,14 +33,7 @@ export function Context({ view, isUnsent, isWide }: { view: WorkOrderView; isUns
       ) : null}
     </View>
   );
-  const swap = <SwapPart view={view} isUnsent={isUnsent} />;
-  if (!isWide)
-    return (
-      <>
-        {links}
-        {swap}
-      </>
-    );
+  if (!isWide) return links;
   const place = view.visits.at(-1)?.place ?? mainPlace(customer);
   const access = place ? accessAt(customer, place) : "";
   const profit = priceWorkOrder(state, "all").profit;
@@ -80,7 +73,7 @@ export function Context({ view, isUnsent, isWide }: { view: WorkOrderView; isUns
           </Words>
         </View>
       ))}
-      {swap}
+      <SwapPart view={view} isUnsent={isUnsent} />
       {seesCost && state.jobs.length > 0 ? (
         <>
           <Heading level={2}>Margin</Heading>
@@ -94,7 +87,7 @@ export function Context({ view, isUnsent, isWide }: { view: WorkOrderView; isUns
 }
 
 const styles = StyleSheet.create({
-  links: { flexDirection: "row", flexWrap: "wrap", columnGap: SPACE.s },
+  links: { flexDirection: "row", flexWrap: "wrap" },
   panel: { padding: SPACE.l, gap: SPACE.s },
   place: { flexDirection: "row", gap: SPACE.s },
   grow: { flex: 1 },

@@ -1,7 +1,7 @@
 import { fireEvent, screen, waitFor } from "@testing-library/react-native";
 import type { WorkOrderView } from "@mechanon/contract";
-import { fakeServer, problemReply, show, type Reply } from "../testing/harness";
-import { LIBRARY_SAMPLE, customerSample, foundSample, sheetSample, stateSample, vehicleSample, viewSample } from "../testing/samples"; // prettier-ignore
+import { fakeServer, problemReply, resetSync, show, type Reply } from "../testing/harness";
+import { customerSample, foundSample, jobSample, sheetSample, stateSample, vehicleSample, viewSample } from "../testing/samples"; // prettier-ignore
 import { useSync } from "../sync/store";
 import { SwapPart } from "./SwapPart";
 
@@ -15,12 +15,7 @@ const running: WorkOrderView = viewSample({
       { pointId: "pads", grade: "act", measured: 2.5, note: "", photoIds: [], at: AT, by: "me" },
       { pointId: "oil", grade: "sound", measured: null, note: "", photoIds: [], at: AT, by: "me" },
     ],
-    jobs: [
-      {
-        id: "j", title: "Wiper blades", libraryJobId: "wipers", concernId: null, pointId: null, lines: LIBRARY_SAMPLE[0]!.lines,
-        addedAt: AT, answer: { value: "yes", approvalId: "a", totalCents: 4200 }, finishedAt: null,
-      },
-    ],
+    jobs: [jobSample({ answer: { value: "yes", approvalId: "a", totalCents: 4200 } })],
   }),
 }); // prettier-ignore
 const COMMANDS = "POST /api/work-orders/order-1/commands";
@@ -44,7 +39,7 @@ const sentCommand = (server: ReturnType<typeof fakeServer>): unknown => {
   return body.commands[0]?.command;
 };
 
-beforeEach(() => useSync.setState({ views: {}, pending: [] }));
+beforeEach(() => resetSync());
 
 it("offers the customer's other cars, and says what a swap means as it is chosen", async () => {
   const server = open(running, { [COMMANDS]: done({ vehicle: OTHER }) });

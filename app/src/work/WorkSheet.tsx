@@ -30,6 +30,7 @@ import { MoneyPart } from "./MoneyPart";
 import { partOf, SHEET_PARTS, type SheetPart } from "./parts";
 import { PartsPart } from "./PartsPart";
 import { QuotePart } from "./QuotePart";
+import { SwapPart } from "./SwapPart";
 import { VisitsPart } from "./VisitsPart";
 import { WorkPart } from "./WorkPart";
 import { driveMinutesTo } from "./driveTo";
@@ -126,6 +127,7 @@ export function WorkSheet({ id }: { id: string }) {
     work: () => <WorkPart view={view} business={business} />,
     money: () => <MoneyPart view={view} business={business} isUnsent={unsent} />,
   };
+  const swap = <SwapPart view={view} isUnsent={unsent} />;
   const foot = (
     <>
       {label && !(isInPart && due && isOpen(due)) ? (
@@ -166,6 +168,7 @@ export function WorkSheet({ id }: { id: string }) {
             />
           ))}
         {isWide ? null : <Context view={view} isUnsent={unsent} isWide={false} />}
+        {isWide || view.vehicle ? null : swap}
         <Concerns view={view} business={business} />
         <View>
           {SHEET_PARTS.map((part) => (
@@ -181,6 +184,8 @@ export function WorkSheet({ id }: { id: string }) {
             </Fold>
           ))}
         </View>
+        {/* Where nothing is missing, seldom needed: below what is. */}
+        {isWide || !view.vehicle ? null : swap}
       </Screen>
       {isWide ? (
         <ScrollView

@@ -1,9 +1,8 @@
 import { fireEvent, screen, waitFor } from "@testing-library/react-native";
 import type { Job, WorkOrderState } from "@mechanon/core";
 import type { WorkOrderView } from "@mechanon/contract";
-import { useSync } from "../sync/store";
-import { BUSINESS, fakeServer, problemReply, show } from "../testing/harness";
-import { LIBRARY_SAMPLE, stateSample, viewSample } from "../testing/samples";
+import { BUSINESS, fakeServer, givenCommands, problemReply, resetSync, show } from "../testing/harness";
+import { jobSample, stateSample, viewSample, visitSample } from "../testing/samples";
 import { visited } from "../testing/router";
 import { CheckPart } from "./CheckPart";
 import { Concerns } from "./Concerns";
@@ -16,40 +15,18 @@ import { VisitsPart } from "./VisitsPart";
 import { WorkPart } from "./WorkPart";
 
 const AT = "2026-11-23T17:00:00.000Z";
-const lines = LIBRARY_SAMPLE[0]?.lines ?? [];
-const job: Job = {
-  id: "j",
-  title: "Wiper blades",
-  libraryJobId: "wipers",
-  concernId: null,
-  pointId: null,
-  lines,
-  addedAt: AT,
-  answer: null,
-  finishedAt: null,
-};
+const job = jobSample();
 /** 0.1 h at 100.00 and two blades at 16.00, before tax. */
 const TOTAL = 4200;
 const agreed: Job = { ...job, answer: { value: "yes", approvalId: "a", totalCents: TOTAL } };
 const view = (state: Partial<WorkOrderState>, over: Partial<WorkOrderView> = {}): WorkOrderView =>
   viewSample({ state: stateSample(state), ...over });
-/** The commands the app gave, oldest first. */
-const given = (): object[] => useSync.getState().pending.map(({ command }) => command);
+const given = givenCommands;
 
 beforeEach(() => {
   fakeServer({});
   visited.length = 0;
-  useSync.setState({
-    personId: "me",
-    views: {},
-    pending: [],
-    photos: [],
-    refused: [],
-    stuck: null,
-    online: true,
-    sending: true,
-    failures: 0,
-  });
+  resetSync();
 });
 
 describe("concerns", () => {
@@ -323,28 +300,7 @@ describe("money", () => {
 });
 
 describe("visits", () => {
-  const place = {
-    street: "18 Heron Landing",
-    town: "Larkhaven",
-    region: "WA",
-    postcode: "98099",
-    latitude: null,
-    longitude: null,
-  };
-  const visit = {
-    id: "v",
-    workOrderIds: ["order-1"],
-    mechanicId: "me",
-    place,
-    startsAt: AT,
-    endsAt: "2026-11-23T18:00:00.000Z",
-    note: "Gate code 4410",
-    bookedAt: AT,
-    setOffAt: null,
-    arrivedAt: null,
-    leftAt: null,
-    cancelledAt: null,
-  };
+  const visit = visitSample();
   it("are cancelled, arrived at, left", () => {
     show(<VisitsPart view={view({}, { visits: [visit] })} business={BUSINESS} />);
     expect(screen.getByText("Gate code 4410")).toBeTruthy();
