@@ -27,7 +27,7 @@ export function LiveCamera({ onFound, onClose }: { onFound: (vin: string) => voi
         element.srcObject = stream;
         await element.play();
         while (!isOver) {
-          const codes = element.videoWidth === 0 ? [] : await readCodes(await createImageBitmap(element));
+          const codes = element.videoWidth === 0 ? [] : await readCodes(await createImageBitmap(element), "quick");
           const found = (await Promise.all(codes.map(({ text }) => vinClient().readCode(text)))).flat();
           if (found.length > 0 && !isOver) return setVins([...new Set(found)]);
           await new Promise((resolve) => setTimeout(resolve, PAUSE_MS));

@@ -41,19 +41,18 @@ interface Try {
 }
 const askew = (degrees: number): Try => ({ isWhole: false, turn: turned(degrees), options: BARS });
 
-/**
- * How a picture is looked at when its code does not fill the frame upright, until something is found: a little askew, as
- * phones are held; then whole, which takes longest; then turned further, and mirrored.
- */
-const TRIES: readonly Try[] = [
-  ...[15, -15].map(askew),
+/** How a picture is looked at when its code does not fill the frame upright: a little askew, as phones are held. */
+const QUICK_TRIES: readonly Try[] = [15, -15].map(askew);
+/** Then whole, which takes longest, turned further, and mirrored, until something is found. */
+const THOROUGH_TRIES: readonly Try[] = [
+  ...QUICK_TRIES,
   { isWhole: true, turn: UPRIGHT, options: ALL },
   ...[30, -30, 45].map(askew),
   { isWhole: false, turn: { degrees: 0, mirrored: true }, options: ALL },
 ];
 
-/** The codes in a picture. */
-async function readPicture(picture: ImageBitmap): Promise<FoundCode[]> {
+/** The codes in a picture. @param care - `quick` for a camera's, since the next is soon there. */
+async function readPicture(picture: ImageBitmap, care: "quick" | "thorough"): Promise<FoundCode[]> {
   const scale = Math.min(1, FIRST_SIDE / Math.max(picture.width, picture.height));
   try {
     // Made small once: turning millions of pixels again and again takes longer than looking for codes.
@@ -63,7 +62,7 @@ async function readPicture(picture: ImageBitmap): Promise<FoundCode[]> {
     // Only now, since it takes time and a dim code is the exception.
     stretchContrast(upright.data);
     small.getContext("2d")?.putImageData(upright, 0, 0);
-    for (const { isWhole, turn, options } of TRIES) {
+    for (const { isWhole, turn, options } of care === "quick" ? QUICK_TRIES : THOROUGH_TRIES) {
       if (isWhole && scale === 1) continue;
       const found = await read(draw(isWhole ? picture : small, 1, turn)[1], options);
       if (found.length > 0) return found;

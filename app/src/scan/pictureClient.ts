@@ -8,9 +8,9 @@ function open(): Remote<PictureReader> {
   return client;
 }
 
-/** The codes in a picture, read in a worker; the picture is given away. */
-export function readCodes(picture: ImageBitmap): Promise<FoundCode[]> {
-  return open().readPicture(transfer(picture, [picture]));
+/** The codes in a picture, read in a worker; the picture is given away. @param care - `quick` for a camera's. */
+export function readCodes(picture: ImageBitmap, care: "quick" | "thorough"): Promise<FoundCode[]> {
+  return open().readPicture(transfer(picture, [picture]), care);
 }
 
 /** A picture made ready for reading text, in a worker; the picture is given away. */

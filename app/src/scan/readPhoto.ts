@@ -45,7 +45,7 @@ export async function readPhoto(
   const picture = await createImageBitmap(file).catch(() => null);
   if (!picture) return null;
   onStep("codes");
-  const codes = wanted === "vin" ? await readCodes(await createImageBitmap(picture)) : [];
+  const codes = wanted === "vin" ? await readCodes(await createImageBitmap(picture), "thorough") : [];
   const vins = (await Promise.all(codes.map(({ text }) => vinClient().readCode(text)))).flat();
   signal.throwIfAborted();
   if (vins.length > 0)

@@ -32,7 +32,7 @@ async function scan(page: Page, browser: Browser): Promise<void> {
               resolve(data.value);
             });
             worker.addEventListener("error", () => reject(new Error("the worker could not be loaded")), { once: true });
-            worker.postMessage({ id, type: "APPLY", path: ["readPicture"], argumentList: [{ type: "RAW", value: picture }] }, [picture]);
+            worker.postMessage({ id, type: "APPLY", path: ["readPicture"], argumentList: [{ type: "RAW", value: picture }, { type: "RAW", value: "thorough" }] }, [picture]);
           });
         const found: number[] = [];
         const stood: number[] = [];
