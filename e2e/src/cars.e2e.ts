@@ -174,6 +174,7 @@ describe("photos and codes", () => {
   it.each([
     ["upright", "", "#77736a"],
     ["askew", "transform:rotate(-13deg)", "#77736a"],
+    ["far askew", "transform:rotate(24deg)", "#77736a"],
     ["on its side", "font-size:48px;left:-250px;transform:rotate(90deg)", "#77736a"],
     ["in the dark", "filter:brightness(.3)", "#1a1a1a"],
   ])("a VIN's text is read %s, and confirmed by a person", async (_name, style, ground) => {

@@ -1,4 +1,5 @@
 import { expose } from "comlink";
+import { stretchContrast, textAngle } from "@mechanon/core/vin";
 import { prepareZXingModule, readBarcodes, type ReaderOptions } from "zxing-wasm/reader";
 
 declare const BARCODE_WASM_URL: string;
@@ -116,36 +117,19 @@ async function prepareForText(picture: ImageBitmap, turn: Turn): Promise<Blob> {
   return canvas.convertToBlob({ type: "image/png" });
 }
 
-/** Gray, from the darkest to the lightest hundredth: a dim photo reads like a bright one. */
-function stretchContrast(pixels: Uint8ClampedArray): void {
-  const counts = new Uint32Array(256);
-  for (let at = 0; at < pixels.length; at += 4) {
-    const gray = Math.round(0.3 * (pixels[at] ?? 0) + 0.59 * (pixels[at + 1] ?? 0) + 0.11 * (pixels[at + 2] ?? 0));
-    pixels[at] = gray;
-    counts[gray] = (counts[gray] ?? 0) + 1;
-  }
-  const hundredth = pixels.length / 4 / 100;
-  const dark = edge(counts, hundredth, (level) => level);
-  const light = 255 - edge(counts, hundredth, (level) => 255 - level);
-  const span = Math.max(1, light - dark);
-  for (let at = 0; at < pixels.length; at += 4) {
-    const gray = (((pixels[at] ?? 0) - dark) / span) * 255;
-    pixels[at] = gray;
-    pixels[at + 1] = gray;
-    pixels[at + 2] = gray;
-  }
+/** A picture this wide still shows how its text lies. */
+const ANGLE_SIDE = 500;
+
+/** How far a label in a picture is askew, in degrees clockwise from -45 up to 45; the picture is given away. */
+function angleOf(picture: ImageBitmap): number {
+  const [, { data, width, height }] = draw(picture, ANGLE_SIDE / Math.max(picture.width, picture.height), UPRIGHT);
+  picture.close();
+  stretchContrast(data);
+  const gray = new Uint8ClampedArray(width * height);
+  for (let at = 0; at < gray.length; at++) gray[at] = data[at * 4] ?? 0;
+  return textAngle(gray, width, height);
 }
 
-/** The level by which so many pixels are passed. */
-function edge(counts: Uint32Array, most: number, levelAt: (step: number) => number): number {
-  let passed = 0;
-  for (let step = 0; step < 256; step++) {
-    passed += counts[levelAt(step)] ?? 0;
-    if (passed > most) return step;
-  }
-  return 0;
-}
-
-const api = { readPicture, prepareForText };
+const api = { readPicture, angleOf, prepareForText };
 export type PictureReader = typeof api;
 expose(api);

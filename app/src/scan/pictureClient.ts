@@ -13,6 +13,11 @@ export function readCodes(picture: ImageBitmap, care: "quick" | "thorough"): Pro
   return open().readPicture(transfer(picture, [picture]), care);
 }
 
+/** How far a label in a picture is askew, in degrees clockwise; the picture is given away. */
+export function angleOf(picture: ImageBitmap): Promise<number> {
+  return open().angleOf(transfer(picture, [picture]));
+}
+
 /** A picture made ready for reading text, in a worker; the picture is given away. */
 export function prepareForText(picture: ImageBitmap, turn: Turn): Promise<Blob> {
   return open().prepareForText(transfer(picture, [picture]), turn);

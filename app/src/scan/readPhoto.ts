@@ -1,6 +1,6 @@
 import { vinClient } from "../vin/vinClient";
 import type { Turn } from "./picture.worker";
-import { prepareForText, readCodes } from "./pictureClient";
+import { angleOf, prepareForText, readCodes } from "./pictureClient";
 import { readText } from "./textClient";
 
 /** What a photo was found to show; always to be confirmed by a person. */
@@ -13,18 +13,16 @@ export interface PhotoReading {
 /** How far the reading is, for the person who waits. */
 export type PhotoStep = "codes" | "text" | "turned";
 
-/** Upright first; then as phones are held and labels are stuck on, a little askew, and through a mirror. */
-const TURNS: readonly Turn[] = [
-  { degrees: 0, mirrored: false },
-  { degrees: 90, mirrored: false },
-  { degrees: 270, mirrored: false },
-  { degrees: 180, mirrored: false },
-  { degrees: 6, mirrored: false },
-  { degrees: -6, mirrored: false },
-  { degrees: 13, mirrored: false },
-  { degrees: -13, mirrored: false },
-  { degrees: 0, mirrored: true },
-];
+/** Text so little askew is read as it is. */
+const LEAST_ASKEW_DEGREES = 1.5;
+const UPRIGHT: Turn = { degrees: 0, mirrored: false };
+
+/** Made level first, on each side; then as it was taken, and through a mirror. @param askew - in degrees clockwise. */
+function turnsFor(askew: number): Turn[] {
+  const turn = Math.abs(askew) < LEAST_ASKEW_DEGREES ? 0 : -askew;
+  const level = [0, 90, 270, 180].map((side) => ({ degrees: side + turn, mirrored: false }));
+  return [...level, ...(turn === 0 ? [] : [UPRIGHT]), { degrees: -turn, mirrored: true }];
+}
 
 /** Nobody waits longer in a driveway; what was found by then is shown. */
 const LONGEST_MS = 20_000;
@@ -56,12 +54,13 @@ export async function readPhoto(
     };
   let best: PhotoReading = { from: "text", vins: [], plates: [] };
   const started = performance.now();
-  for (const turn of TURNS) {
+  const turns = turnsFor(await angleOf(await createImageBitmap(picture)));
+  for (const turn of turns) {
     if (performance.now() - started > LONGEST_MS) break;
-    onStep(turn === TURNS[0] ? "text" : "turned");
+    onStep(turn === turns[0] ? "text" : "turned");
     const text = await readText(
       await prepareForText(await createImageBitmap(picture), turn),
-      turn === TURNS[0] ? "thorough" : "quick",
+      turn === turns[0] ? "thorough" : "quick",
     );
     signal.throwIfAborted();
     const { vins: read, plates } = await vinClient().readText(text);

@@ -33,6 +33,10 @@ export function vinsInText(text: string, context: VinContext): ReadVin[] {
     const vin = [...read].map((character) => NEVER_IN_VIN[character] ?? character).join("");
     if ((vin.slice(-5).match(/\d/g) ?? []).length < FEWEST_DIGITS_AT_END) continue;
     const report = decodeVin(vin, context);
+    const expected = expectedCheckDigit(vin);
+    // A letter there can only be misread, and the other sixteen say what it was.
+    if (expected !== null && /[A-WYZ]/.test(vin.charAt(CHECK_DIGIT_INDEX)) && report.maker !== null && SERIAL.test(vin))
+      add(vin.slice(0, CHECK_DIGIT_INDEX) + expected + vin.slice(CHECK_DIGIT_INDEX + 1), read);
     for (const { vin: meant } of report.suggestions.slice(0, 3)) if (SERIAL.test(meant)) add(meant, read);
     if (report.maker !== null && SERIAL.test(vin)) add(vin, read);
   }

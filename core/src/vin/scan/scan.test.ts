@@ -46,6 +46,10 @@ describe("what a photographed text says", () => {
     ["with spaces read into it", `${VIN.slice(0, 3)} ${VIN.slice(3, 11)} ${VIN.slice(11)}`],
     ["with O for 0 and I for 1", VIN.replace(/0/g, "O").replace(/1/g, "I")],
     ["with Q for 0", VIN.replace("0", "Q")],
+    [
+      "with a letter where the check digit is",
+      VIN.slice(0, CHECK_DIGIT_INDEX) + "A" + VIN.slice(CHECK_DIGIT_INDEX + 1),
+    ],
     ["with a 5 read as S", VIN.replace("5", "S")],
   ])("%s", (_name, text) => {
     expect(vinsInText(text, context)[0]).toMatchObject({ vin: VIN, checkDigitOk: true });
