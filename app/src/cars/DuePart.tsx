@@ -4,6 +4,7 @@ import type { DueService, ServiceInterval } from "@mechanon/core";
 import { fieldsOf, routes, type VehicleSheet } from "@mechanon/contract";
 import { call } from "../api/call";
 import { errorWords } from "../api/problem";
+import { useBusiness } from "../session/useSession";
 import { Button } from "../ui/Button";
 import { Notice } from "../ui/Notice";
 import { SPACE } from "../ui/theme";
@@ -14,6 +15,7 @@ import { DUE_STANDING, INTERVAL_FROM, dueWords } from "./carWords";
 
 /** Services due, the most urgent first; how often can be agreed otherwise with this customer. */
 export function DuePart({ sheet, reload }: { sheet: VehicleSheet; reload: () => void }) {
+  const zone = useBusiness()?.timeZone ?? "UTC";
   const [editing, setEditing] = useState<string | null>(null);
   const [fault, setFault] = useState<string | null>(null);
   const agree = async (interval: ServiceInterval): Promise<void> => {
@@ -47,7 +49,7 @@ export function DuePart({ sheet, reload }: { sheet: VehicleSheet; reload: () => 
           <Words strong tone={service.standing === "overdue" ? "alarm" : "ink"}>
             {`${service.standing === "overdue" ? "✕ " : ""}${DUE_STANDING[service.standing]}: ${service.interval.title}`}
           </Words>
-          <Words tone="muted" figures>{`${dueWords(service)} (${INTERVAL_FROM[service.interval.from]})`}</Words>
+          <Words tone="muted" figures>{`${dueWords(service, zone)} (${INTERVAL_FROM[service.interval.from]})`}</Words>
           {editing === service.interval.id ? (
             <Agreement service={service} ownerName={sheet.owner.name} onSave={(interval) => void agree(interval)} />
           ) : (

@@ -45,7 +45,11 @@ export function odometerLine({ readings, milesPerYear, predictedMiles }: Vehicle
 }
 
 /** When a service is due and how that came about. */
-export function dueWords({ interval, last, dueAtMiles, dueByDate, dueOn, by, standing }: DueService): string {
+export function dueWords(
+  { interval, last, dueAtMiles, dueByDate, dueOn, by, standing }: DueService,
+  zone: string,
+): string {
+  const day = (date: string): string => showDate(date, zone);
   const every = [
     interval.miles === null ? null : showMiles(interval.miles),
     interval.months === null ? null : `${interval.months} months`,
@@ -54,8 +58,10 @@ export function dueWords({ interval, last, dueAtMiles, dueByDate, dueOn, by, sta
     .join(" or ");
   if (standing === "unknown" || dueOn === null || !last) return `Every ${every}; not known when it was last done`;
   const at =
-    by === "miles" && dueAtMiles !== null ? `at ${showMiles(dueAtMiles)}, about ${dueOn}` : `on ${dueByDate ?? dueOn}`;
-  return `Due ${at}; every ${every}, last ${last.at.slice(0, 10)}${last.miles === null ? "" : ` at ${showMiles(last.miles)}`}`;
+    by === "miles" && dueAtMiles !== null
+      ? `at ${showMiles(dueAtMiles)}, about ${day(dueOn)}`
+      : `on ${day(dueByDate ?? dueOn)}`;
+  return `Due ${at}; every ${every}, last ${day(last.at)}${last.miles === null ? "" : ` at ${showMiles(last.miles)}`}`;
 }
 
 export const DUE_STANDING: Readonly<Record<DueService["standing"], string>> = {

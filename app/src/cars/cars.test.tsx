@@ -216,10 +216,10 @@ describe("words about a car", () => {
     expect(lastServiceLines({ oil: null, oilFilter: null, pressures: null }, "UTC")).toEqual([]);
   });
   it("say how a due date came about", () => {
-    expect(dueWords(DUE[0]!)).toBe(
-      "Due at 65,000 mi, about 2026-10-02; every 5,000 mi or 6 months, last 2026-05-01 at 60,000 mi",
+    expect(dueWords(DUE[0]!, "UTC")).toBe(
+      "Due at 65,000 mi, about Oct 2, 2026; every 5,000 mi or 6 months, last May 1, 2026 at 60,000 mi",
     );
-    expect(dueWords({ ...DUE[0]!, last: null, standing: "unknown" })).toMatch(/not known when it was last done/);
+    expect(dueWords({ ...DUE[0]!, last: null, standing: "unknown" }, "UTC")).toMatch(/not known when it was last done/);
   });
   it("say the odometer with what is known of it", () => {
     const none = { readings: [], backwards: [], milesPerYear: null, predictedMiles: null };

@@ -54,7 +54,7 @@ export function minuteOfDay(instant: string, zone: string): number {
   return time.hour * 60 + time.minute;
 }
 
-/** A day of any year. @example showDate("2026-11-23T18:00:00.000Z", "America/Los_Angeles") //=> "Nov 23, 2026" */
+/** The day of an instant, or a calendar day as it stands, of any year. @example showDate("2026-11-23T18:00:00.000Z", "America/Los_Angeles") //=> "Nov 23, 2026" */
 export function showDate(instant: string, zone: string): string {
   return inZone(instant, zone).setLocale("en-US").toFormat("LLL d, yyyy");
 }

@@ -1,4 +1,4 @@
-import { dayOf, inZone, showMoney, showPhone } from "@mechanon/core";
+import { showDate, showMoney, showPhone } from "@mechanon/core";
 import type { ReceiptView } from "@mechanon/contract";
 import { INK, MARGIN, MUTED, letterPaper } from "../paper/letterPaper";
 
@@ -49,7 +49,7 @@ function paymentLabel(
   { method, at, amountCents, tenderedCents, card }: ReceiptView["payments"][number],
   zone: string,
 ): string {
-  const day = inZone(at, zone).setLocale("en-US").toFormat("LLL d yyyy");
+  const day = showDate(at, zone);
   if (method === "card")
     return `Card ending ${card?.lastFour ?? "?"}, ${day}, authorization ${card?.authorization ?? "?"}`;
   const back = (tenderedCents ?? amountCents) - amountCents;
@@ -77,5 +77,5 @@ function drawSignature(
     .font("regular")
     .fontSize(9)
     .fillColor(MUTED)
-    .text(`Approved by ${name}, ${dayOf(at, zone)}`, MARGIN, top + SIGNATURE.height + 4);
+    .text(`Approved by ${name}, ${showDate(at, zone)}`, MARGIN, top + SIGNATURE.height + 4);
 }

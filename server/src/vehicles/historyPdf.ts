@@ -1,4 +1,4 @@
-import { dayOf, showMiles, showVehicle, specLines } from "@mechanon/core";
+import { showDate, showMiles, showVehicle, specLines } from "@mechanon/core";
 import type { VehicleSheet } from "@mechanon/contract";
 import { QueryTypes, type Sequelize } from "sequelize";
 import { MUTED, letterPaper } from "../paper/letterPaper";
@@ -25,14 +25,14 @@ export async function historyPdf(db: Sequelize, scope: Scope, sheet: VehicleShee
   const last = odometer.readings.at(-1);
   if (last)
     paper.say(
-      `${showMiles(last.miles)} on ${dayOf(last.at, scope.timeZone)}${odometer.milesPerYear === null ? "" : `, ${showMiles(odometer.milesPerYear)} a year`}`,
+      `${showMiles(last.miles)} on ${showDate(last.at, scope.timeZone)}${odometer.milesPerYear === null ? "" : `, ${showMiles(odometer.milesPerYear)} a year`}`,
     );
   paper.rule();
   paper.say("Work done", 13, "bold");
   if (done.length === 0) paper.say("Nothing yet.");
   for (const { at, number, miles, titles } of done)
     paper.row(
-      `${dayOf(at, scope.timeZone)}  ${titles.join(", ")}`,
+      `${showDate(at, scope.timeZone)}  ${titles.join(", ")}`,
       [miles === null ? "" : showMiles(miles), String(number)].filter(Boolean).join(", "),
       "regular",
       undefined,
@@ -46,7 +46,7 @@ export async function historyPdf(db: Sequelize, scope: Scope, sheet: VehicleShee
     for (const { label, value, unit, correction } of lines)
       paper.row(
         label,
-        `${value}${unit === null ? "" : ` ${unit}`}${correction ? `, found by ${correction.by} ${dayOf(correction.at, scope.timeZone)}` : specs?.simulated ? " (simulated)" : ""}`,
+        `${value}${unit === null ? "" : ` ${unit}`}${correction ? `, found by ${correction.by} ${showDate(correction.at, scope.timeZone)}` : specs?.simulated ? " (simulated)" : ""}`,
         "regular",
         undefined,
         SPEC_WIDTH,
