@@ -3,6 +3,7 @@ import pg from "pg";
 import { ConnectionError, QueryTypes, Sequelize } from "sequelize";
 import { findOrder, sendCommand, startTestServer, until, type Person, type TestServer } from "../testing/testServer";
 import { MIGRATION_LOCK, migrate } from "./migrate";
+import { up as mergedDrivers } from "./migrations/0005-merged-drivers";
 import { CustomerRow, WorkOrderRow } from "./models";
 
 let server: TestServer;
@@ -41,6 +42,32 @@ it("migrates once, also when started again on the same database", async () => {
     { type: QueryTypes.SELECT },
   );
   expect(customers).toEqual([{ count: 14 }]);
+});
+
+it("moves what records merged earlier drove to the kept ones", async () => {
+  const { db } = server.running.deps;
+  const transaction = await db.transaction();
+  try {
+    const ask = <Row extends object>(sql: string): Promise<Row[]> =>
+      db.query<Row>(sql, { transaction, type: QueryTypes.SELECT });
+    const run = (sql: string): Promise<unknown> => db.query(sql, { transaction });
+    const [kept, merged, owner] = await ask<{ id: string }>(
+      "select id from customers where id in (select customer_id from vehicles) order by id limit 3",
+    );
+    const [theirs, own] = await ask<{ id: string }>(
+      `select id from vehicles where customer_id in ('${owner?.id}', '${kept?.id}') order by customer_id = '${kept?.id}', id`,
+    );
+    await run("alter table customer_merges drop column drives_before");
+    await run(`update customers set merged_into = '${kept?.id}' where id = '${merged?.id}'`);
+    await run(`insert into vehicle_people (business_id, vehicle_id, customer_id, role)
+      select business_id, id, '${merged?.id}', 'Driver' from vehicles where id in ('${theirs?.id}', '${own?.id}')`);
+    await run(mergedDrivers);
+    expect(await ask("select vehicle_id, customer_id from vehicle_people order by vehicle_id")).toEqual([
+      { vehicle_id: theirs?.id, customer_id: kept?.id },
+    ]);
+  } finally {
+    await transaction.rollback();
+  }
 });
 
 it("waits for another server's migration, however long that takes", async () => {

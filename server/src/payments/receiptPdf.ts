@@ -44,7 +44,7 @@ export function receiptPdf(receipt: ReceiptView): Promise<Buffer> {
   return finish();
 }
 
-/** @example "Cash, Nov 23 2026 (100.00 given, 12.40 back)" */
+/** @example "Cash, Nov 23, 2026 (100.00 given, 12.40 back)" */
 function paymentLabel(
   { method, at, amountCents, tenderedCents, card }: ReceiptView["payments"][number],
   zone: string,
