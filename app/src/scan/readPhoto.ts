@@ -25,7 +25,7 @@ function turnsFor(askew: number): Turn[] {
 }
 
 /** Nobody waits longer in a driveway; what was found by then is shown. */
-const LONGEST_MS = 20_000;
+const LONGEST_MS = 12_000;
 
 /**
  * Reads the VIN or plate in a photo: its codes first, then its text, turned until something is found.
