@@ -77,7 +77,8 @@ export function CarForm({ vehicle, onSaved, onLeave }: CarFormProps) {
   const report = vin.length === VIN_LENGTH ? decoded?.report : undefined;
   const asksWhy = report?.problems.some(({ code }) => code === "check-digit") ?? false;
   const save = handleSubmit(async ({ year, region, ...texts }) => {
-    if (asksWhy && texts.vinNote.trim() === "")
+    // A VIN that is kept as it was, imported perhaps, does not stand in the way of the rest.
+    if (asksWhy && vin !== vehicle.vin && texts.vinNote.trim() === "")
       return setError("vinNote", { message: "read the VIN again, or say why it is kept" });
     try {
       await call(routes.changeVehicle, {

@@ -206,6 +206,15 @@ it("checks a changed VIN as it is typed, and keeps one that does not check with 
   await waitFor(() => expect(server.asked.find(({ method }) => method === "PATCH")?.body).toMatchObject({ vin: "3FA6P0H76FR193746", vinNote: "Stamped so in the door" }));
 }); // prettier-ignore
 
+it("lets a car be changed whose VIN was kept as it was, though it does not check", async () => {
+  const server = open({ vehicle: { ...CAR, vin: "3FA6P0H76FR193746" } }, { "PATCH /api/vehicles/car-1": { body: CAR } });
+  fireEvent.press(await screen.findByTestId("change-car"));
+  await screen.findByLabelText(/Why the VIN is kept/);
+  fireEvent.changeText(screen.getByLabelText("Nickname"), "Bluebell");
+  fireEvent.press(screen.getByTestId("save-car"));
+  await waitFor(() => expect(server.asked.find(({ method }) => method === "PATCH")?.body).toMatchObject({ nickname: "Bluebell" }));
+}); // prettier-ignore
+
 describe("words about a car", () => {
   it("say what was used last, and nothing where nothing is known", () => {
     const oil = { description: "Oil 0W-20, quart", brand: "Kelpline", partNumber: "KL-020Q", quantity: 5, at: AT };

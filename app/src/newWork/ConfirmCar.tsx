@@ -84,7 +84,9 @@ export interface ConfirmKnownProps {
 /** A car we keep already: whose it is, what is open on it, and going on for the owner or for the caller. */
 export function ConfirmKnown({ known, newPlate }: ConfirmKnownProps) {
   const { customerName, people, openWork } = known;
-  const [vehicle, setVehicle] = useState(known.vehicle);
+  const [saved, setSaved] = useState<Vehicle | null>(null);
+  // What was saved of one car says nothing of the next that is looked up.
+  const vehicle = saved?.id === known.vehicle.id ? saved : known.vehicle;
   const router = useRouter();
   const { draft, change } = useDraft();
   const { data } = useQuery({
@@ -106,7 +108,7 @@ export function ConfirmKnown({ known, newPlate }: ConfirmKnownProps) {
         }
       />
       <CarFacts car={vehicle} />
-      {newPlate ? <NewPlate vehicle={vehicle} newPlate={newPlate} onSaved={setVehicle} /> : null}
+      {newPlate ? <NewPlate vehicle={vehicle} newPlate={newPlate} onSaved={setSaved} /> : null}
       {people.map(({ customerId, name, role }) => (
         <Words key={customerId} tone="muted">{`${role}: ${name}`}</Words>
       ))}

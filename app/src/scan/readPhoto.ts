@@ -42,6 +42,20 @@ export async function readPhoto(
 ): Promise<PhotoReading | null> {
   const picture = await createImageBitmap(file).catch(() => null);
   if (!picture) return null;
+  try {
+    return await readOpened(picture, wanted, onStep, signal);
+  } finally {
+    // Twelve megapixels are 48 MB: not left to whenever they are collected.
+    picture.close();
+  }
+}
+
+async function readOpened(
+  picture: ImageBitmap,
+  wanted: "vin" | "plate",
+  onStep: (step: PhotoStep) => void,
+  signal: AbortSignal,
+): Promise<PhotoReading> {
   onStep("codes");
   const codes = wanted === "vin" ? await readCodes(await createImageBitmap(picture), "thorough") : [];
   const vins = (await Promise.all(codes.map(({ text }) => vinClient().readCode(text)))).flat();
@@ -68,6 +82,5 @@ export async function readPhoto(
     if (wanted === "vin" && read.some(({ checkDigitOk }) => checkDigitOk)) return { from: "text", vins: read, plates };
     if (wanted === "plate" && plates.length > 0) return { from: "text", vins: read, plates };
   }
-  picture.close();
   return best;
 }
