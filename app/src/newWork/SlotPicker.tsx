@@ -5,7 +5,9 @@ import type { BusinessView } from "@mechanon/contract";
 import { useDay, useNow, useToday } from "../day/useDay";
 import { useMe } from "../session/useSession";
 import { Choices } from "../ui/Choices";
+import { Notice } from "../ui/Notice";
 import { SPACE } from "../ui/theme";
+import { Waiting } from "../ui/Waiting";
 import { Words } from "../ui/Words";
 import { freeStarts } from "./freeSlots";
 
@@ -38,7 +40,8 @@ export function SlotPicker({
   const [day, setDay] = useState(today);
   const [minutes, setMinutes] = useState(USUAL_MINUTES);
   const [mechanicId, setMechanicId] = useState(mechanics.find(({ id }) => id === me?.id)?.id ?? mechanics[0]?.id ?? "");
-  const { data } = useDay(day);
+  const { data, error, fetchStatus, refetch } = useDay(day);
+  const isUnknown = !data && (error !== null || fetchStatus === "paused");
   const free = freeStarts(data?.visits ?? [], mechanicId, day, minutes, business.timeZone, now);
   const evening = EVENING_STARTS.map((minute) => instantAt(day, minute, business.timeZone)).filter(
     (start) => start >= now,
@@ -73,19 +76,32 @@ export function SlotPicker({
         value={String(minutes)}
         onChoose={(value) => setMinutes(Number(value))}
       />
-      {free.length === 0 ? (
-        <Words tone="muted">No time is free in working hours on this day; after hours:</Words>
+      {isUnknown ? (
+        <Notice
+          text="This day's visits could not be read, so taken times are offered too. If one is taken, you are told before anything is booked."
+          action={{ label: "Try again", onPress: () => void refetch() }}
+        />
       ) : null}
-      <Choices
-        label="Start"
-        options={(free.length > 0 ? free : evening).map((value) => ({
-          value,
-          label: value === now ? "Right now" : showTime(value, business.timeZone),
-        }))}
-        value={slot?.startsAt ?? null}
-        onChoose={choose}
-        testID="slot-start"
-      />
+      {/* No time is offered before the day is known: the first ones could be taken. */}
+      {data || isUnknown ? (
+        <>
+          {free.length === 0 ? (
+            <Words tone="muted">No time is free in working hours on this day; after hours:</Words>
+          ) : null}
+          <Choices
+            label="Start"
+            options={(free.length > 0 ? free : evening).map((value) => ({
+              value,
+              label: value === now ? "Right now" : showTime(value, business.timeZone),
+            }))}
+            value={slot?.startsAt ?? null}
+            onChoose={choose}
+            testID="slot-start"
+          />
+        </>
+      ) : (
+        <Waiting label="Looking at the day" rows={2} />
+      )}
     </View>
   );
 }
