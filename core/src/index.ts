@@ -36,7 +36,7 @@ export { IMPORT_FIELDS, guessColumns, type ImportField } from "./transfer/import
 export { readImportRow, type ImportedCar, type ImportedRow } from "./transfer/readImportRow";
 export { matchMarks, type Mark } from "./search/matchMarks";
 export { FEWEST_NEAR, isNearMiss, isOneEditAway, shapesOf } from "./search/nearMiss";
-export { phoneKeys, readSearch, vinKey, type SearchQuery } from "./search/searchQuery";
+export { LOCAL_PHONE_DIGITS, phoneKeys, readSearch, vinKey, type SearchQuery } from "./search/searchQuery";
 export {
   KEY_KINDS,
   WORD_FIELDS,

@@ -1,6 +1,8 @@
+import { nameSpellings } from "../customers/nameSpellings";
+import { streetSpellings } from "../customers/street";
 import { isNearMiss } from "./nearMiss";
-import type { SearchQuery } from "./searchQuery";
-import { placedWords } from "./words";
+import { readSearch, type SearchQuery } from "./searchQuery";
+import { placedWords, type PlacedWord } from "./words";
 
 /** A stretch of a text, from `start` up to before `end`. */
 export interface Mark {
@@ -14,7 +16,8 @@ export interface Mark {
  * matchMarks(readSearch("oye"), "Maren Oyelaran") //=> [{ start: 6, end: 9 }]
  */
 export function matchMarks(query: SearchQuery, text: string): Mark[] {
-  const marks = [...codeMarks(query, text), ...wordMarks(query, text)];
+  const code = query.mixed ? codeMarks(readSearch(query.mixed.code), text) : [];
+  const marks = [...codeMarks(query, text), ...wordMarks(query, text), ...code];
   return joined(marks.sort((a, b) => a.start - b.start));
 }
 
@@ -32,7 +35,26 @@ function wordMarks({ words, email }: SearchQuery, text: string): Mark[] {
       return word.length === end - start ? [{ start: start + at, end: start + at + typed.length }] : [{ start, end }];
     });
     if (literal.length > 0) return literal;
+    const spelled = [...runTogether(typed, placed), ...placed.filter(({ word }) => spellings(word).includes(typed))];
+    if (spelled.length > 0) return spelled.map(({ start, end }) => ({ start, end }));
     return placed.filter(({ word }) => isNearMiss(typed, word)).map(({ start, end }) => ({ start, end }));
+  });
+}
+
+function spellings(word: string): string[] {
+  return [...nameSpellings(word), ...streetSpellings(word)];
+}
+
+/** Words that were typed as one: "vanderheyden" for "van der Heyden". */
+function runTogether(typed: string, placed: readonly PlacedWord[]): Mark[] {
+  return placed.flatMap(({ start, word }, at) => {
+    let joined = word;
+    for (const next of placed.slice(at + 1)) {
+      if (joined.length >= typed.length || !typed.startsWith(joined)) break;
+      joined += next.word;
+      if (joined.startsWith(typed)) return [{ start, end: next.end }];
+    }
+    return [];
   });
 }
 

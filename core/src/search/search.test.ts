@@ -88,10 +88,27 @@ describe("what was typed", () => {
     ["bill 1012", { number: 1012 }],
     ["Maren@Example.com", { email: "maren@example.com", words: [] }],
     ["99999999999", { number: null }],
+    ["tel:+13605550111", { phones: ["13605550111"], words: [] }],
+    ["360 555 0111 x", { phones: ["13605550111", "3605550111"], words: [] }],
+    ["Maren <Maren@Example.com>", { email: "maren@example.com", words: [] }],
+    ["maren 0111", { mixed: { code: "0111", words: ["maren"] }, phones: [] }],
+    ["Oyelaran, +1 (360) 555-0111", { mixed: { code: "+1 (360) 555-0111", words: ["oyelaran"] } }],
+    ["lrk12o4 wa", { mixed: { code: "lrk12o4", words: ["wa"] } }],
+    ["maren oyelaran", { mixed: null }],
+    ["18 heron", { mixed: null }],
+    ["2016 honda 0111", { mixed: null }],
   ])("%p is read as %p", (typed, read) => expect(readSearch(typed)).toMatchObject(read));
 
   it.each(["", "%", "'", "\\", " ", "..."])("%p asks for nothing", (typed) => {
-    expect(readSearch(typed)).toEqual({ words: [], phones: [], plate: null, vin: null, email: null, number: null });
+    expect(readSearch(typed)).toEqual({
+      words: [],
+      phones: [],
+      plate: null,
+      vin: null,
+      email: null,
+      number: null,
+      mixed: null,
+    });
   });
   it("is read whatever it is", () => {
     fc.assert(fc.property(fc.string({ maxLength: 500 }), (typed) => readSearch(typed).words.length <= 6));
@@ -110,7 +127,7 @@ describe("what is kept", () => {
       contacts: [{ id: "c", name: "Pilar Quist", role: "", phone: null, email: null, approvalLimitCents: 0, mayPay: false, mayHandOverKeys: false }],
       serviceAddresses: [{ id: "a", label: "", place, access: noAccessNotes() }],
     },
-    [{ id: "v", vin: "1FTBW2CM0HKA40628", plateKey: "LRK1451", make: "Ford", model: "Transit" }],
+    [{ id: "v", vin: "1FTBW2CM0HKA40628", plateKey: "LRK1451", year: 2017, make: "Ford", model: "Transit" }],
   ); // prettier-ignore
   it("is found by every word, the name's first", () => {
     const fieldOf = Object.fromEntries(terms.words.map(({ word, field }) => [word, field]));
@@ -125,6 +142,8 @@ describe("what is kept", () => {
       "email vans@example.com",
       "street heron landing rd",
       "vin 1FTBW2CM0HKA40628",
+      "vin HKA40628",
+      "vin A40628",
       "plate LRK1451",
     ]);
     expect(phoneKeys("+442079460018")).toContain("2079460018");
@@ -144,5 +163,9 @@ describe("marks", () => {
     ["048217", "1HGCV1F34KA048217", ["048217"]],
     ["maren@ex", "maren@example.com", ["maren@ex"]],
     ["zzz", "Maren", []],
+    ["vanderq", "Pieter van der Quell", ["van der Quell"]],
+    ["saint orsel", "4417 St Orsel Rd", ["St", "Orsel"]],
+    ["maren 0111", "Maren Oyelaran", ["Maren"]],
+    ["maren 0111", "(360) 555-0111", ["0111"]],
   ])("of %p in %p are %p", (typed, text, parts) => expect(marked(typed, text)).toEqual(parts));
 });

@@ -13,12 +13,16 @@ export interface SearchQuery {
   email: string | null;
   /** Of a work order, its visits and its bill. */
   number: number | null;
+  /** A phone, plate or VIN typed together with words of the same customer. */
+  mixed: { code: string; words: string[] } | null;
 }
 
 const MOST_WORDS = 6;
 const FEWEST_PHONE_DIGITS = 3;
-const LOCAL_PHONE_DIGITS = 7;
+/** A phone without its area code. */
+export const LOCAL_PHONE_DIGITS = 7;
 const MOST_PHONE_DIGITS = 15;
+const VIN_ENDS = [8, 6];
 const LARGEST_NUMBER = 2_147_483_647;
 
 /**
@@ -28,27 +32,44 @@ const LARGEST_NUMBER = 2_147_483_647;
  * readSearch("(360) 555-0111").phones //=> ["13605550111", "3605550111"]
  */
 export function readSearch(typed: string): SearchQuery {
-  const text = typed.trim();
+  // A phone copied from a link brings the way to call along, an email the name in front.
+  const text = typed.trim().replace(/^(?:tel|sms|callto):(?:\/\/)?/i, "");
+  const email =
+    /[^\s<>,;]*@[^\s<>,;]*/
+      .exec(text)?.[0]
+      .replace(/^mailto:/i, "")
+      .toLowerCase() ?? null;
   const squeezed = text
     .normalize("NFKC")
     .replace(/[\s.·-]/g, "")
     .toUpperCase();
-  const isCode = /^[\p{L}\p{N}]{2,17}$/u.test(squeezed);
+  const isCode = /^[\p{L}\p{N}]{2,18}$/u.test(squeezed);
   const phones = phonesIn(text);
   const isWholePhone = phones.some((digits) => digits.length >= LOCAL_PHONE_DIGITS);
   return {
-    words: text.includes("@") || isWholePhone ? [] : longest(wordsOf(text)),
+    words: email !== null || isWholePhone ? [] : longest(wordsOf(text)),
     phones,
     plate: isCode && squeezed.length <= 10 ? normalizePlate({ plate: squeezed, region: "-" }).key : null,
     vin: isCode && squeezed.length >= 4 && /\d/.test(squeezed) ? vinKey(squeezed) : null,
-    email: /@/.test(text) && !/\s/.test(text) ? text.toLowerCase() : null,
+    email,
     number: numberIn(text),
+    mixed: email === null ? mixedIn(text) : null,
   };
 }
 
 /** A VIN as it is compared: no I, O or Q was ever in one. */
 export function vinKey(vin: string): string {
   return vin.toUpperCase().replace(/[OQ]/g, "0").replace(/I/g, "1");
+}
+
+/**
+ * What a stored VIN is found by: the whole, and the last eight and six signs, which people read out and misread.
+ * @example
+ * vinKeys("1HGCV1F34KA048217") //=> ["1HGCV1F34KA048217", "KA048217", "048217"]
+ */
+export function vinKeys(vin: string): string[] {
+  const whole = vinKey(vin);
+  return [...new Set([whole, ...VIN_ENDS.map((signs) => whole.slice(-signs))])];
 }
 
 /**
@@ -64,7 +85,7 @@ export function phoneKeys(e164: string): string[] {
 
 function phonesIn(text: string): string[] {
   // An extension says which desk, not which phone.
-  const [number = ""] = text.split(/\s*(?:ext\.?|x|#|;ext=)\s*\d+\s*$/i);
+  const [number = ""] = text.split(/\s*(?:ext\.?|x|#|;ext=)\s*\d*\s*$/i);
   if (!/^[\d\s().+/·–-]+$/u.test(number)) return [];
   const digits = number.replace(/\D/g, "");
   if (digits.length < FEWEST_PHONE_DIGITS || digits.length > MOST_PHONE_DIGITS + 3) return [];
@@ -79,6 +100,16 @@ function phonesIn(text: string): string[] {
 /** "+44 (0)20 7946 0018": the zero is dialed inside the country only. */
 function withoutTrunk(number: string): string {
   return number.replace(/\(0\)/g, "").replace(/\D/g, "");
+}
+
+/** A phone anywhere among words, or one word with digits that may be a plate or a VIN. */
+function mixedIn(text: string): SearchQuery["mixed"] {
+  const digits = /(?<=^|\s)\+?[\d(][\d().\s/-]+\d(?=\s|$)/.exec(text)?.[0];
+  const phone = (digits?.replace(/\D/g, "").length ?? 0) >= LOCAL_PHONE_DIGITS ? digits : undefined;
+  const [sign, ...more] = text.split(/[\s,]+/).filter((word) => word.length >= FEWEST_PHONE_DIGITS && /\d/.test(word));
+  const code = phone ?? (more.length === 0 ? sign : undefined);
+  const words = code === undefined ? [] : longest(wordsOf(text.replace(code, " ")));
+  return code === undefined || words.length === 0 ? null : { code, words };
 }
 
 function numberIn(text: string): number | null {

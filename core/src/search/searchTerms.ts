@@ -1,6 +1,7 @@
 import type { CustomerDetails } from "../customers/details";
-import { streetKey } from "../customers/street";
-import { phoneKeys, vinKey } from "./searchQuery";
+import { nameSpellings } from "../customers/nameSpellings";
+import { streetKey, streetSpellings } from "../customers/street";
+import { phoneKeys, vinKeys } from "./searchQuery";
 import { wordsOf } from "./words";
 
 /** Where a word of a customer stands; the lower, the more it says when it is found. */
@@ -21,6 +22,7 @@ export interface SearchedVehicle {
   id: string;
   vin: string | null;
   plateKey: string | null;
+  year: number | null;
   make: string | null;
   model: string | null;
   unitNumber?: string | null;
@@ -44,10 +46,10 @@ export function searchTerms(customer: SearchedCustomer, vehicles: readonly Searc
   };
   const { phones, emails, contacts, serviceAddresses, billingAddress } = customer;
   const places = [...serviceAddresses.map(({ place }) => place), ...(billingAddress ? [billingAddress] : [])];
-  add("name", [customer.name, ...(customer.kind === "business" ? [runTogether(customer.name)] : [])]);
+  add("name", [customer.name, ...nameSpellings(customer.name), ...(customer.kind === "business" ? [runTogether(customer.name)] : [])]); // prettier-ignore
   add(
     "contact",
-    contacts.map(({ name }) => name),
+    contacts.flatMap(({ name }) => [name, ...nameSpellings(name)]),
   );
   const addresses = [...emails.map(({ address }) => address), ...contacts.map(({ email }) => email ?? "")];
   // What stands after the @ is mostly somebody else's name; it is found as part of the whole address.
@@ -57,12 +59,18 @@ export function searchTerms(customer: SearchedCustomer, vehicles: readonly Searc
   );
   add(
     "street",
-    places.map(({ street, town, postcode }) => `${street} ${town} ${postcode}`),
+    places.flatMap(({ street, town, postcode }) => [
+      street,
+      town,
+      postcode,
+      ...streetSpellings(street),
+      ...streetSpellings(town),
+    ]),
   );
   add(
     "car",
-    vehicles.map(({ make, model, unitNumber, nickname }) =>
-      [make, model, unitNumber, nickname].filter(Boolean).join(" "),
+    vehicles.map(({ year, make, model, unitNumber, nickname }) =>
+      [year, make, model, unitNumber, nickname].filter(Boolean).join(" "),
     ),
   );
 
@@ -71,7 +79,7 @@ export function searchTerms(customer: SearchedCustomer, vehicles: readonly Searc
   for (const address of addresses) addKey("email", address.toLowerCase());
   for (const { street } of places) addKey("street", streetKey(street));
   for (const { id, vin, plateKey } of vehicles) {
-    if (vin !== null) addKey("vin", vinKey(vin), id);
+    if (vin !== null) for (const key of vinKeys(vin)) addKey("vin", key, id);
     if (plateKey !== null) addKey("plate", plateKey, id);
   }
   return { words: [...words].map(([word, field]) => ({ word, field })), keys: [...keys.values()] };

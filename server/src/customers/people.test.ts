@@ -73,6 +73,16 @@ describe("the search", () => {
     ["a house and street", "18 heron", "Maren Oyelaran"],
     ["a street", "foghorn", "Teodor Vance"],
     ["a name and a car", "jasper corolla", "Jasper Lindqvist"],
+    ["a car by its year", "lindqvist 2016", "Jasper Lindqvist"],
+    ["a name and the last four of a phone", "maren 0111", "Maren Oyelaran"],
+    ["a name copied with its phone", "Maren Oyelaran (360) 555-0111", "Maren Oyelaran"],
+    ["a misspelled name and a plate", "oyeloran LRK12O4", "Maren Oyelaran"],
+    ["a plate with its state", "LRK1204 WA", "Maren Oyelaran"],
+    ["a phone copied from a link", "tel:+13605550111", "Maren Oyelaran"],
+    ["an email copied with its name", "Maren <maren@example.com>", "Maren Oyelaran"],
+    ["a local phone with two digits swapped", "555-1011", "Maren Oyelaran"],
+    ["the last eight of a VIN with a wrong sign", "KA048297", "Maren Oyelaran"],
+    ["the last six of a VIN, its middle swapped", "042817", "Maren Oyelaran"],
   ])("finds by %s first", async (_what, typed, name) => expect((await names(typed))[0]).toBe(name));
 
   it("finds while a phone is half typed", async () => {
@@ -93,6 +103,21 @@ describe("the search", () => {
     await create({ name: "نور الهدى" });
     await create({ name: "Søren Ægidius 🚗" });
     expect([await names("نور"), await names("soren aegidius"), await names("🚗")]).toEqual([["نور الهدى"], ["Søren Ægidius 🚗"], ["Søren Ægidius 🚗"]]); // prettier-ignore
+  });
+  it("finds names and streets however they are spelled", async () => {
+    const place = { town: "St Orran", region: "WA", postcode: "98121", latitude: null, longitude: null };
+    await create({ name: "Pieter van der Quell", serviceAddresses: [{ id: uuid(), place: { ...place, street: "4417 NE Saint Orsel Street" } }] }); // prettier-ignore
+    await create({ name: "Birch & Daughters", kind: "business" });
+    await create({ name: "西田小春" });
+    for (const typed of ["vanderquell", "van der quell", "4417 st orsel", "northeast saint orsel st", "saint orran"])
+      expect([typed, (await names(typed))[0]]).toEqual([typed, "Pieter van der Quell"]);
+    expect([(await names("birch and daughters"))[0], (await names("小春"))[0]]).toEqual([
+      "Birch & Daughters",
+      "西田小春",
+    ]);
+  });
+  it("does not take words with a code for anybody who has the code alone", async () => {
+    expect(await names("teodor 0111")).toEqual([]);
   });
   it("finds a work order by its number, and shows cars and open work with whom it found", async () => {
     const order = await findOrder(odile, "Bram Castellanos");

@@ -1,4 +1,4 @@
-import { isOneEditAway, type KeyKind, type SearchQuery } from "@mechanon/core";
+import { isOneEditAway, LOCAL_PHONE_DIGITS, type KeyKind, type SearchQuery } from "@mechanon/core";
 import { QueryTypes, type Sequelize } from "sequelize";
 
 export interface FoundKey {
@@ -75,25 +75,24 @@ async function look(
   });
 }
 
-/**
- * With one sign wrong, missing, added or two swapped, either the front or the back of a key is still right: those are
- * read and compared.
- */
+/** With one sign wrong, missing or added, either the front or the back of a key is still right: those are read and compared. */
 async function findNear(db: Sequelize, businessId: string, query: SearchQuery): Promise<FoundKey[]> {
   const typed: { kind: KeyKind; key: string }[] = [
     ...query.phones
-      .filter((digits) => digits.length >= 10)
-      .slice(0, 1)
+      .filter((digits) => digits.length >= LOCAL_PHONE_DIGITS)
       .map((key) => ({ kind: "phone" as const, key })),
     ...(query.plate !== null ? [{ kind: "plate" as const, key: query.plate }] : []),
-    ...(query.vin !== null && query.vin.length >= 16 ? [{ kind: "vin" as const, key: query.vin }] : []),
+    ...(query.vin !== null && query.vin.length >= FEWEST.near ? [{ kind: "vin" as const, key: query.vin }] : []),
     ...(query.email !== null ? [{ kind: "email" as const, key: query.email }] : []),
   ].filter(({ key }) => key.length >= FEWEST.near);
   const looks = typed.flatMap(({ kind, key }): Look[] => {
-    const half = Math.floor((key.length - 1) / 2);
+    const half = Math.floor(key.length / 2);
+    // Only what is swapped across the middle spoils both halves.
+    const swapped = key.slice(0, half - 1) + (key[half] ?? "") + (key[half - 1] ?? "") + key.slice(half + 1);
     return [
       { kind, key: key.slice(0, half), way: "beginning" },
       { kind, key: key.slice(-half), way: "end" },
+      { kind, key: swapped, way: "beginning" },
     ];
   });
   if (looks.length === 0) return [];

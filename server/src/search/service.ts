@@ -15,6 +15,7 @@ import type { Scope } from "../scope";
 import { listWorkOrders } from "../workOrders/summaries";
 import { findKeys } from "./findKeys";
 import { byAllWords } from "./byAllWords";
+import { byCodeAndWords } from "./byCodeAndWords";
 import { byOneWord } from "./byOneWord";
 import { MOST_CUSTOMERS } from "./scored";
 import { findWords } from "./findWords";
@@ -28,11 +29,13 @@ const MOST_OPEN_SHOWN = 3;
  */
 export async function search(db: Sequelize, scope: Scope, typed: string): Promise<Found> {
   const query = readSearch(typed);
-  const [byWords, byKeys, workOrders] = await Promise.all([
+  const [byWords, byWholeKey, workOrders] = await Promise.all([
     customersByWords(db, scope.businessId, query.words),
     findKeys(db, scope.businessId, query),
     query.number === null ? [] : listWorkOrders(scope, { number: query.number }),
   ]);
+  const isNobody = byWords.length === 0 && byWholeKey.length === 0;
+  const byKeys = isNobody && query.mixed ? await byCodeAndWords(db, scope.businessId, query.mixed) : byWholeKey;
   const scores = new Map<string, number>(byWords);
   for (const { customerId, fit } of byKeys) scores.set(customerId, Math.max(scores.get(customerId) ?? 0, fit));
   const best = [...scores].sort(([a, one], [b, other]) => other - one || (a < b ? 1 : -1)).slice(0, MOST_CUSTOMERS);

@@ -1,0 +1,27 @@
+import { isNearMiss, readSearch, type SearchQuery } from "@mechanon/core";
+import { QueryTypes, type Sequelize } from "sequelize";
+import { findKeys, type FoundKey } from "./findKeys";
+
+/** What of a customer is no word of its own for being everybody's: states of plates and places. */
+const OWN_WORDS = `
+  select word from customer_words where business_id = $1 and customer_id = c.id
+  union select lower(region) from vehicles where business_id = $1 and customer_id = c.id and region is not null
+  union select lower(place->'place'->>'region') from jsonb_array_elements(c.details->'serviceAddresses') place`;
+
+/** Customers by a phone, plate or VIN who also have every word that was typed with it. */
+export async function byCodeAndWords(
+  db: Sequelize,
+  businessId: string,
+  { code, words }: NonNullable<SearchQuery["mixed"]>,
+): Promise<FoundKey[]> {
+  const found = await findKeys(db, businessId, readSearch(code));
+  if (found.length === 0) return [];
+  const rows = await db.query<{ id: string; words: string[] }>(
+    `select c.id, array(${OWN_WORDS}) as words from customers c where c.business_id = $1 and c.id = any($2::uuid[])`,
+    { bind: [businessId, found.map(({ customerId }) => customerId)], type: QueryTypes.SELECT },
+  );
+  const wordsOf = new Map(rows.map((row) => [row.id, row.words]));
+  return found.filter(({ customerId }) =>
+    words.every((typed) => wordsOf.get(customerId)?.some((own) => own.startsWith(typed) || isNearMiss(typed, own))),
+  );
+}
