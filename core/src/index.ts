@@ -46,6 +46,7 @@ export {
   type SearchedVehicle,
   type WordField,
 } from "./search/searchTerms";
+export { otherSpellings } from "./search/otherSpellings";
 export { fold } from "./search/fold";
 export { wordsOf } from "./search/words";
 export { showPlace } from "./wording/place";

@@ -1,15 +1,13 @@
 import { placedWords } from "../search/words";
 
-/** Words of names that are written short. */
-const SHORT: Readonly<Record<string, string>> = { st: "saint", saint: "st", mt: "mount", mount: "mt", ft: "fort", fort: "ft", "&": "and", "+": "and" }; // prettier-ignore
 /** Particles and initials, which are often typed as one word with what comes next; in front, three letters are a given name. */
 const SHORT_LETTERS = { inFront: 2, later: 3 } as const;
 /** Signs that are words by themselves, written without gaps: a name is found from each of them on. */
 const WITHOUT_GAPS = /^[\p{Script=Han}\p{Script=Hiragana}\p{Script=Katakana}\p{Script=Hangul}]{2,8}$/u;
 
 /**
- * The words a name is also typed with: its parts run together, "&" and "St" spelled out, and the later signs of a name
- * that is written without gaps.
+ * The words a name is also typed with: its parts run together, "&" spelled out, and the later signs of a name that is
+ * written without gaps.
  * @example
  * nameSpellings("Pieter van der Heyden") //=> ["pietervan", "vander", "derheyden", "vanderheyden"]
  * nameSpellings("Jean-Luc Abara & Sons") //=> ["jeanluc", "lucabara", "and"]
@@ -28,9 +26,9 @@ export function nameSpellings(name: string): string[] {
   });
   const surname = words.slice(1);
   const wholeSurname = surname.length > 2 && surname.some((word) => isShort(word, 1)) ? [surname.join("")] : [];
-  const spelledOut = [...words, ...(name.match(/[&+]/g) ?? [])].flatMap((word) => SHORT[word] ?? []);
+  const and = /[&+]/.test(name) ? ["and"] : [];
   const withoutGaps = words.filter((word) => WITHOUT_GAPS.test(word));
-  return [...new Set([...pairs, ...wholeSurname, ...spelledOut, ...withoutGaps.flatMap(laterSigns)])];
+  return [...new Set([...pairs, ...wholeSurname, ...and, ...withoutGaps.flatMap(laterSigns)])];
 }
 
 /** "田小春", "小春" and "春" of "西田小春". */

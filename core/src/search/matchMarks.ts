@@ -1,6 +1,5 @@
-import { nameSpellings } from "../customers/nameSpellings";
-import { streetSpellings } from "../customers/street";
 import { isNearMiss } from "./nearMiss";
+import { otherSpellings } from "./otherSpellings";
 import { readSearch, type SearchQuery } from "./searchQuery";
 import { placedWords, type PlacedWord } from "./words";
 
@@ -35,14 +34,13 @@ function wordMarks({ words, email }: SearchQuery, text: string): Mark[] {
       return word.length === end - start ? [{ start: start + at, end: start + at + typed.length }] : [{ start, end }];
     });
     if (literal.length > 0) return literal;
-    const spelled = [...runTogether(typed, placed), ...placed.filter(({ word }) => spellings(word).includes(typed))];
+    const spelled = [
+      ...runTogether(typed, placed),
+      ...placed.filter(({ word }) => otherSpellings(typed).includes(word)),
+    ];
     if (spelled.length > 0) return spelled.map(({ start, end }) => ({ start, end }));
     return placed.filter(({ word }) => isNearMiss(typed, word)).map(({ start, end }) => ({ start, end }));
   });
-}
-
-function spellings(word: string): string[] {
-  return [...nameSpellings(word), ...streetSpellings(word)];
 }
 
 /** Words that were typed as one: "vanderheyden" for "van der Heyden". */

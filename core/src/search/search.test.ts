@@ -3,6 +3,7 @@ import { noAccessNotes, noDetails } from "../customers/details";
 import { fold } from "./fold";
 import { matchMarks } from "./matchMarks";
 import { isNearMiss, isOneEditAway, shapesOf } from "./nearMiss";
+import { otherSpellings } from "./otherSpellings";
 import { phoneKeys, readSearch, vinKey } from "./searchQuery";
 import { searchTerms } from "./searchTerms";
 import { wordsOf } from "./words";
@@ -115,6 +116,15 @@ describe("what was typed", () => {
   });
 });
 
+it.each([
+  ["st", ["street", "saint"]],
+  ["saint", ["st"]],
+  ["rd", ["road"]],
+  ["northeast", ["ne"]],
+  ["3rd", ["third"]],
+  ["heron", []],
+])("%p may be kept as %p", (typed, spellings) => expect(otherSpellings(typed)).toEqual(spellings));
+
 describe("what is kept", () => {
   const place = { street: "18 Heron Landing Road", town: "Larkhaven", region: "WA", postcode: "98099", latitude: null, longitude: null }; // prettier-ignore
   const terms = searchTerms(
@@ -127,7 +137,7 @@ describe("what is kept", () => {
       contacts: [{ id: "c", name: "Pilar Quist", role: "", phone: null, email: null, approvalLimitCents: 0, mayPay: false, mayHandOverKeys: false }],
       serviceAddresses: [{ id: "a", label: "", place, access: noAccessNotes() }],
     },
-    [{ id: "v", vin: "1FTBW2CM0HKA40628", plateKey: "LRK1451", year: 2017, make: "Ford", model: "Transit" }],
+    [{ id: "v", vin: "1FTBW2CM0HKA40628", plateKey: "LRK1451", make: "Ford", model: "Transit" }],
   ); // prettier-ignore
   it("is found by every word, the name's first", () => {
     const fieldOf = Object.fromEntries(terms.words.map(({ word, field }) => [word, field]));

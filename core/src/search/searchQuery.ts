@@ -13,7 +13,7 @@ export interface SearchQuery {
   email: string | null;
   /** Of a work order, its visits and its bill. */
   number: number | null;
-  /** A phone, plate or VIN typed together with words of the same customer. */
+  /** A phone, plate, VIN or model year typed together with words of the same customer. */
   mixed: { code: string; words: string[] } | null;
 }
 

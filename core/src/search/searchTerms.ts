@@ -1,6 +1,6 @@
 import type { CustomerDetails } from "../customers/details";
 import { nameSpellings } from "../customers/nameSpellings";
-import { streetKey, streetSpellings } from "../customers/street";
+import { streetKey } from "../customers/street";
 import { phoneKeys, vinKeys } from "./searchQuery";
 import { wordsOf } from "./words";
 
@@ -22,7 +22,6 @@ export interface SearchedVehicle {
   id: string;
   vin: string | null;
   plateKey: string | null;
-  year: number | null;
   make: string | null;
   model: string | null;
   unitNumber?: string | null;
@@ -59,18 +58,12 @@ export function searchTerms(customer: SearchedCustomer, vehicles: readonly Searc
   );
   add(
     "street",
-    places.flatMap(({ street, town, postcode }) => [
-      street,
-      town,
-      postcode,
-      ...streetSpellings(street),
-      ...streetSpellings(town),
-    ]),
+    places.map(({ street, town, postcode }) => `${street} ${town} ${postcode}`),
   );
   add(
     "car",
-    vehicles.map(({ year, make, model, unitNumber, nickname }) =>
-      [year, make, model, unitNumber, nickname].filter(Boolean).join(" "),
+    vehicles.map(({ make, model, unitNumber, nickname }) =>
+      [make, model, unitNumber, nickname].filter(Boolean).join(" "),
     ),
   );
 

@@ -1,6 +1,11 @@
 import { isNearMiss, readSearch, type SearchQuery } from "@mechanon/core";
 import { QueryTypes, type Sequelize } from "sequelize";
+import { customersByWords } from "./customersByWords";
 import { findKeys, type FoundKey } from "./findKeys";
+
+type Found = Pick<FoundKey, "customerId" | "vehicleId" | "fit">;
+
+const MODEL_YEAR = /^(?:19|20)\d\d$/;
 
 /** What of a customer is no word of its own for being everybody's: states of plates and places. */
 const OWN_WORDS = `
@@ -8,12 +13,21 @@ const OWN_WORDS = `
   union select lower(region) from vehicles where business_id = $1 and customer_id = c.id and region is not null
   union select lower(place->'place'->>'region') from jsonb_array_elements(c.details->'serviceAddresses') place`;
 
-/** Customers by a phone, plate or VIN who also have every word that was typed with it. */
+/** Customers by a phone, plate, VIN or model year who also have every word that was typed with it. */
 export async function byCodeAndWords(
   db: Sequelize,
   businessId: string,
+  mixed: NonNullable<SearchQuery["mixed"]>,
+): Promise<Found[]> {
+  const found = await byKeyAndWords(db, businessId, mixed);
+  return found.length === 0 && MODEL_YEAR.test(mixed.code) ? byYearAndWords(db, businessId, mixed) : found;
+}
+
+async function byKeyAndWords(
+  db: Sequelize,
+  businessId: string,
   { code, words }: NonNullable<SearchQuery["mixed"]>,
-): Promise<FoundKey[]> {
+): Promise<Found[]> {
   const found = await findKeys(db, businessId, readSearch(code));
   if (found.length === 0) return [];
   const rows = await db.query<{ id: string; words: string[] }>(
@@ -24,4 +38,21 @@ export async function byCodeAndWords(
   return found.filter(({ customerId }) =>
     words.every((typed) => wordsOf.get(customerId)?.some((own) => own.startsWith(typed) || isNearMiss(typed, own))),
   );
+}
+
+async function byYearAndWords(
+  db: Sequelize,
+  businessId: string,
+  { code, words }: NonNullable<SearchQuery["mixed"]>,
+): Promise<Found[]> {
+  const fitOf = new Map(await customersByWords(db, businessId, words));
+  const cars = await db.query<{ id: string; customer_id: string }>(
+    "select id, customer_id from vehicles where business_id = $1 and customer_id = any($2::uuid[]) and year = $3",
+    { bind: [businessId, [...fitOf.keys()], Number(code)], type: QueryTypes.SELECT },
+  );
+  return cars.map(({ id, customer_id: customerId }) => ({
+    customerId,
+    vehicleId: id,
+    fit: fitOf.get(customerId) ?? 0,
+  }));
 }

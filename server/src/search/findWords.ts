@@ -1,8 +1,8 @@
-import { FEWEST_NEAR, isNearMiss, shapesOf } from "@mechanon/core";
+import { FEWEST_NEAR, isNearMiss, otherSpellings, shapesOf } from "@mechanon/core";
 import { QueryTypes, type Sequelize } from "sequelize";
 
-/** How well a kept word fits a typed one: itself, a longer one, one that contains it, a near miss. */
-const FITS = { whole: 40, beginning: 30, part: 20, near: 10 } as const;
+/** How well a kept word fits a typed one: itself, a longer one, itself spelled out or short, one that contains it, a near miss. */
+const FITS = { whole: 40, beginning: 30, spelling: 25, part: 20, near: 10 } as const;
 const FEWEST_FOR_PARTS = 3;
 const MOST_BEGINNINGS = 60;
 const MOST_PARTS = 60;
@@ -34,6 +34,9 @@ export async function findWords(db: Sequelize, businessId: string, typed: string
         "beginning",
         `word from search_words where business_id = $1 and word > ${whole} and word < ${bound(`${word}\u{10FFFF}`)}
          order by word limit ${MOST_BEGINNINGS}`,
+      ),
+      ...otherSpellings(word).map((other) =>
+        from("spelling", `word from search_words where business_id = $1 and word = ${bound(other)}`),
       ),
       ...(word.length < FEWEST_FOR_PARTS
         ? []

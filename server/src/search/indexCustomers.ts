@@ -24,7 +24,7 @@ export async function indexCustomers(
   // Who drives a car is found by it, too.
   const driven = await VehiclePersonRow.findAll({ where: { businessId, customerId: ids }, transaction });
   const vehicles = await VehicleRow.findAll({
-    attributes: ["id", "customerId", "vin", "plateKey", "year", "make", "model", "unitNumber", "nickname"],
+    attributes: ["id", "customerId", "vin", "plateKey", "make", "model", "unitNumber", "nickname"],
     where: { businessId, [Op.or]: [{ customerId: ids }, { id: driven.map(({ vehicleId }) => vehicleId) }] },
     transaction,
   });

@@ -14,11 +14,9 @@ import type { WorkOrderRow } from "../db/models";
 import type { Scope } from "../scope";
 import { listWorkOrders } from "../workOrders/summaries";
 import { findKeys } from "./findKeys";
-import { byAllWords } from "./byAllWords";
 import { byCodeAndWords } from "./byCodeAndWords";
-import { byOneWord } from "./byOneWord";
+import { customersByWords } from "./customersByWords";
 import { MOST_CUSTOMERS } from "./scored";
-import { findWords } from "./findWords";
 
 /** A fleet's cars are counted, and the first of them shown. */
 const MOST_CARS_SHOWN = 6;
@@ -47,17 +45,6 @@ export async function search(db: Sequelize, scope: Scope, typed: string): Promis
     query,
   );
   return { customers, workOrders };
-}
-
-/** Customers who have a fitting word for every typed one, with what that is worth. */
-async function customersByWords(db: Sequelize, businessId: string, typed: string[]): Promise<[string, number][]> {
-  if (typed.length === 0) return [];
-  const fitting = await findWords(db, businessId, typed);
-  if (fitting.some((words) => words.length === 0)) return [];
-  const [first = []] = fitting;
-  const rows =
-    fitting.length === 1 ? await byOneWord(db, businessId, first) : await byAllWords(db, businessId, fitting);
-  return rows.map(({ customer_id: id, score }) => [id, score / fitting.length]);
 }
 
 interface Glanced {
