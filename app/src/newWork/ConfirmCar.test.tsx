@@ -1,8 +1,6 @@
-import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
-import { fireEvent, render, screen } from "@testing-library/react-native";
+import { fireEvent, screen } from "@testing-library/react-native";
 import type { KnownVehicle } from "@mechanon/contract";
-import { FaceProvider } from "../ui/face";
-import { fakeServer } from "../testing/harness";
+import { fakeServer, show } from "../testing/harness";
 import { sheetSample, vehicleSample } from "../testing/samples";
 import { ConfirmKnown } from "./ConfirmCar";
 import { useDraft } from "./draft";
@@ -21,18 +19,11 @@ it("goes on with the car that is looked up now, not with the one a plate was wri
     "GET /api/customers/customer-1": { body: sheetSample() },
     "PATCH /api/vehicles/car-1": { body: { ...first.vehicle, plate: "FRY5083", version: 2 } },
   });
-  const queries = new QueryClient({ defaultOptions: { queries: { retry: false, gcTime: Infinity } } });
-  const shown = (car: KnownVehicle) => (
-    <QueryClientProvider client={queries}>
-      <FaceProvider>
-        <ConfirmKnown known={car} newPlate={{ plate: "FRY5083", region: "WA" }} />
-      </FaceProvider>
-    </QueryClientProvider>
-  );
-  const { rerender } = render(shown(first));
+  const newPlate = { plate: "FRY5083", region: "WA" };
+  show(<ConfirmKnown known={first} newPlate={newPlate} />);
   fireEvent.press(screen.getByTestId("new-plate"));
   expect(await screen.findByText(/FRY5083 WA/)).toBeTruthy();
-  rerender(shown(second));
+  screen.rerender(<ConfirmKnown known={second} newPlate={newPlate} />);
   fireEvent.press(await screen.findByTestId("confirm-known"));
   expect(useDraft.getState().draft.car).toMatchObject({ kind: "kept", vehicle: { id: "car-2", plate: "LRK7781" } });
 });

@@ -153,7 +153,7 @@ it("offers to write down a plate that moved to a car kept here; the other car of
   expect(await screen.findByText(/Kept with the plate .*; the register says FRY5083 now/)).toBeTruthy();
   expect(screen.getAllByTestId("confirm-car")).toHaveLength(1);
   fireEvent.press(screen.getByTestId("new-plate"));
-  await waitFor(() => expect(screen.queryByTestId("new-plate")).toBeNull());
+  await waitFor(() => expect(screen.queryByTestId("new-plate")).not.toBeOnTheScreen());
   expect(asked.asked.find(({ method }) => method === "PATCH")?.body).toMatchObject({ plate: "FRY5083", region: "WA", version: CAR.version });
   fireEvent.press(await screen.findByTestId("confirm-known"));
   expect(useDraft.getState().draft.car).toMatchObject({ kind: "kept", vehicle: { plate: "FRY5083", version: 2 } });

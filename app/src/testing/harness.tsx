@@ -101,10 +101,12 @@ export function show(element: ReactElement, me: Partial<Me> = {}): QueryClient {
   });
   queries.setQueryData(["me"], { ...ME, ...me });
   queries.setQueryData(["business"], BUSINESS);
-  render(
-    <QueryClientProvider client={queries}>
-      <FaceProvider>{element}</FaceProvider>
-    </QueryClientProvider>,
-  );
+  render(element, {
+    wrapper: ({ children }) => (
+      <QueryClientProvider client={queries}>
+        <FaceProvider>{children}</FaceProvider>
+      </QueryClientProvider>
+    ),
+  });
   return queries;
 }
