@@ -1,6 +1,6 @@
 import { isNearMiss } from "./nearMiss";
 import { otherSpellings } from "./otherSpellings";
-import { readSearch, type SearchQuery } from "./searchQuery";
+import type { SearchQuery } from "./searchQuery";
 import { placedWords, type PlacedWord } from "./words";
 
 /** A stretch of a text, from `start` up to before `end`. */
@@ -15,7 +15,7 @@ export interface Mark {
  * matchMarks(readSearch("oye"), "Maren Oyelaran") //=> [{ start: 6, end: 9 }]
  */
 export function matchMarks(query: SearchQuery, text: string): Mark[] {
-  const code = query.mixed ? codeMarks(readSearch(query.mixed.code), text) : [];
+  const code = query.mixed ? codeMarks(query.mixed.code, text) : [];
   const marks = [...codeMarks(query, text), ...wordMarks(query, text), ...code];
   return joined(marks.sort((a, b) => a.start - b.start));
 }

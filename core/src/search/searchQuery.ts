@@ -14,7 +14,7 @@ export interface SearchQuery {
   /** Of a work order, its visits and its bill. */
   number: number | null;
   /** A phone, plate, VIN or model year typed together with words of the same customer. */
-  mixed: { code: string; words: string[] } | null;
+  mixed: { code: SearchQuery; words: string[] } | null;
 }
 
 const MOST_WORDS = 6;
@@ -109,7 +109,7 @@ function mixedIn(text: string): SearchQuery["mixed"] {
   const [sign, ...more] = text.split(/[\s,]+/).filter((word) => word.length >= FEWEST_PHONE_DIGITS && /\d/.test(word));
   const code = phone ?? (more.length === 0 ? sign : undefined);
   const words = code === undefined ? [] : longest(wordsOf(text.replace(code, " ")));
-  return code === undefined || words.length === 0 ? null : { code, words };
+  return code === undefined || words.length === 0 ? null : { code: readSearch(code), words };
 }
 
 function numberIn(text: string): number | null {

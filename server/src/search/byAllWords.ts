@@ -4,7 +4,7 @@ import { FIELD_WEIGHT, MOST_CUSTOMERS, type Scored } from "./scored";
 
 /** Reading an entry of a word takes a fraction of looking through the words of a customer: measured, 0.35 and 3 to 11 µs. */
 const READS_PER_LOOK = 16;
-/** Of the rarest typed word so many customers are read; the others are counted, and are rarer than that. */
+/** So many customers of a typed word are read; one with more is looked for, unless it is the rarest. */
 const MOST_READ = 25_000;
 /** The best so many of those read are looked through. */
 const MOST_LOOKED_THROUGH = 3000;

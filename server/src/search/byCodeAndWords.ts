@@ -1,11 +1,12 @@
-import { isNearMiss, readSearch, type SearchQuery } from "@mechanon/core";
+import { isNearMiss, type SearchQuery } from "@mechanon/core";
 import { QueryTypes, type Sequelize } from "sequelize";
 import { customersByWords } from "./customersByWords";
 import { findKeys, type FoundKey } from "./findKeys";
 
+type Mixed = NonNullable<SearchQuery["mixed"]>;
 type Found = Pick<FoundKey, "customerId" | "vehicleId" | "fit">;
 
-const MODEL_YEAR = /^(?:19|20)\d\d$/;
+const isModelYear = ({ number }: SearchQuery): boolean => number !== null && number >= 1900 && number < 2100;
 
 /** What of a customer is no word of its own for being everybody's: states of plates and places. */
 const OWN_WORDS = `
@@ -14,21 +15,13 @@ const OWN_WORDS = `
   union select lower(place->'place'->>'region') from jsonb_array_elements(c.details->'serviceAddresses') place`;
 
 /** Customers by a phone, plate, VIN or model year who also have every word that was typed with it. */
-export async function byCodeAndWords(
-  db: Sequelize,
-  businessId: string,
-  mixed: NonNullable<SearchQuery["mixed"]>,
-): Promise<Found[]> {
+export async function byCodeAndWords(db: Sequelize, businessId: string, mixed: Mixed): Promise<Found[]> {
   const found = await byKeyAndWords(db, businessId, mixed);
-  return found.length === 0 && MODEL_YEAR.test(mixed.code) ? byYearAndWords(db, businessId, mixed) : found;
+  return found.length === 0 && isModelYear(mixed.code) ? byYearAndWords(db, businessId, mixed) : found;
 }
 
-async function byKeyAndWords(
-  db: Sequelize,
-  businessId: string,
-  { code, words }: NonNullable<SearchQuery["mixed"]>,
-): Promise<Found[]> {
-  const found = await findKeys(db, businessId, readSearch(code));
+async function byKeyAndWords(db: Sequelize, businessId: string, { code, words }: Mixed): Promise<Found[]> {
+  const found = await findKeys(db, businessId, code);
   if (found.length === 0) return [];
   const rows = await db.query<{ id: string; words: string[] }>(
     `select c.id, array(${OWN_WORDS}) as words from customers c where c.business_id = $1 and c.id = any($2::uuid[])`,
@@ -40,15 +33,11 @@ async function byKeyAndWords(
   );
 }
 
-async function byYearAndWords(
-  db: Sequelize,
-  businessId: string,
-  { code, words }: NonNullable<SearchQuery["mixed"]>,
-): Promise<Found[]> {
+async function byYearAndWords(db: Sequelize, businessId: string, { code, words }: Mixed): Promise<Found[]> {
   const fitOf = new Map(await customersByWords(db, businessId, words));
   const cars = await db.query<{ id: string; customer_id: string }>(
     "select id, customer_id from vehicles where business_id = $1 and customer_id = any($2::uuid[]) and year = $3",
-    { bind: [businessId, [...fitOf.keys()], Number(code)], type: QueryTypes.SELECT },
+    { bind: [businessId, [...fitOf.keys()], code.number], type: QueryTypes.SELECT },
   );
   return cars.map(({ id, customer_id: customerId }) => ({
     customerId,

@@ -82,7 +82,7 @@ async function findNear(db: Sequelize, businessId: string, query: SearchQuery): 
       .filter((digits) => digits.length >= LOCAL_PHONE_DIGITS)
       .map((key) => ({ kind: "phone" as const, key })),
     ...(query.plate !== null ? [{ kind: "plate" as const, key: query.plate }] : []),
-    ...(query.vin !== null && query.vin.length >= FEWEST.near ? [{ kind: "vin" as const, key: query.vin }] : []),
+    ...(query.vin !== null ? [{ kind: "vin" as const, key: query.vin }] : []),
     ...(query.email !== null ? [{ kind: "email" as const, key: query.email }] : []),
   ].filter(({ key }) => key.length >= FEWEST.near);
   const looks = typed.flatMap(({ kind, key }): Look[] => {

@@ -81,11 +81,11 @@ function fittingWords(
   const fitting = new Map<string, FittingWord>();
   // What thousands have is no slip of something rarer.
   const isCommon = rows.some(({ way, customers }) => way === "whole" && customers > MOST_COUNTED);
-  let nearCount = isCommon ? MOST_NEAR : 0;
+  let nearLeft = isCommon ? 0 : MOST_NEAR;
   for (const { word, way, customers } of rows) {
     if (fitting.has(word)) continue;
-    if (way === "near" && (nearCount >= MOST_NEAR || !isNearMiss(typed, word))) continue;
-    if (way === "near") nearCount += 1;
+    if (way === "near" && (nearLeft === 0 || !isNearMiss(typed, word))) continue;
+    if (way === "near") nearLeft -= 1;
     fitting.set(word, { word, fit: FITS[way], customers });
   }
   return [...fitting.values()].sort((a, b) => b.fit - a.fit);
