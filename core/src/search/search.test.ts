@@ -169,5 +169,6 @@ describe("marks", () => {
     ["saint orsel", "4417 St Orsel Rd", ["St", "Orsel"]],
     ["maren 0111", "Maren Oyelaran", ["Maren"]],
     ["maren 0111", "(360) 555-0111", ["0111"]],
+    ["maren 0111", "(360) 555-0131", []],
   ])("of %p in %p are %p", (typed, text, parts) => expect(marked(typed, text)).toEqual(parts));
 });
