@@ -10,7 +10,7 @@ export interface Picture {
 
 /** A 12-megapixel photo. */
 const PHOTO = { width: 4000, height: 3000 };
-const NOISE = `<svg width="100%" height="100%" style="position:absolute;inset:0;opacity:.2"><filter id="n"><feTurbulence type="fractalNoise" baseFrequency=".9" numOctaves="2"/></filter><rect width="100%" height="100%" filter="url(#n)"/></svg>`;
+const NOISE = `<svg xmlns="http://www.w3.org/2000/svg" width="100%" height="100%" style="position:absolute;inset:0;opacity:.2"><filter id="n"><feTurbulence type="fractalNoise" baseFrequency=".9" numOctaves="2"/></filter><rect width="100%" height="100%" filter="url(#n)"/></svg>`;
 
 export type Code = "code39" | "code128" | "datamatrix" | "qrcode";
 
@@ -25,7 +25,7 @@ async function codeImage(code: Code, text: string, style: string): Promise<strin
     backgroundcolor: "FFFFFF",
     ...(bars ? { height: 14 } : {}),
   });
-  return `<img src="data:image/png;base64,${png.toString("base64")}" style="position:absolute;${style}">`;
+  return `<img src="data:image/png;base64,${png.toString("base64")}" style="position:absolute;${style}"/>`;
 }
 
 /** A photo of codes lying at places and angles. */
@@ -49,17 +49,36 @@ export function labelPhoto(
   return photo(browser, label, { width: 1600, height: 1200 }, ground);
 }
 
+/**
+ * Drawn on a canvas, not captured from the screen: a busy machine refuses to capture twelve megapixels.
+ * The canvas takes the page as an SVG, so what lies on it must be well-formed XML.
+ */
 async function photo(
   browser: Browser,
   inside: string,
-  viewport: { width: number; height: number },
+  size: { width: number; height: number },
   ground: string,
 ): Promise<Picture> {
-  const page = await browser.newPage({ viewport });
-  await page.setContent(
-    `<body style="margin:0;background:${ground};width:100vw;height:100vh;position:relative;overflow:hidden">${inside}${NOISE}</body>`,
+  const { width, height } = size;
+  const body = `<body xmlns="http://www.w3.org/1999/xhtml" style="margin:0;background:${ground};width:${width}px;height:${height}px;position:relative;overflow:hidden">${inside}${NOISE}</body>`;
+  const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}"><foreignObject width="100%" height="100%">${body}</foreignObject></svg>`;
+  const page = await browser.newPage();
+  const url = await page.evaluate(
+    async ({ width, height, source }) => {
+      const image = new Image();
+      image.src = source;
+      await image.decode();
+      const canvas = document.createElement("canvas");
+      canvas.width = width;
+      canvas.height = height;
+      const context = canvas.getContext("2d");
+      if (!context) throw new Error("No canvas to draw on.");
+      context.drawImage(image, 0, 0);
+      return canvas.toDataURL("image/jpeg", 0.8);
+    },
+    { width, height, source: `data:image/svg+xml;charset=utf-8,${encodeURIComponent(svg)}` },
   );
-  const buffer = await page.screenshot({ type: "jpeg", quality: 80 });
   await page.close();
+  const buffer = Buffer.from(url.slice(url.indexOf(",") + 1), "base64");
   return { name: "photo.jpg", mimeType: "image/jpeg", buffer };
 }
