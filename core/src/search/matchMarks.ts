@@ -60,6 +60,10 @@ function runTogether(typed: string, placed: readonly PlacedWord[]): Mark[] {
 
 /** Phones, plates and VINs: compared by letters and digits alone, O as 0 and I as 1. */
 function codeMarks({ phones, plate, vin }: SearchQuery, text: string): Mark[] {
+  // Digits of a phone may stand in no word, and a code is one word: what crosses a gap in words is none.
+  const isPhone = /^[+\d\s().-]+(?: ext\. \d+)?$/.test(text);
+  const wanted = isPhone ? phones : /\d/.test(text) && /^[\p{L}\p{N}\s-]{2,20}$/u.test(text) ? [plate, vin] : [];
+  if (wanted.every((key) => key === null)) return [];
   const places: number[] = [];
   let code = "";
   for (const [at, letter] of [...text].map((value, index) => [index, value] as const))
@@ -67,9 +71,6 @@ function codeMarks({ phones, plate, vin }: SearchQuery, text: string): Mark[] {
       places.push(at);
       code += letter.toUpperCase().replace("O", "0").replace("Q", "0").replace("I", "1").slice(0, 1);
     }
-  // Digits of a phone may stand in no word, and a code is one word: what crosses a gap in words is none.
-  const isPhone = /^[+\d\s().-]+(?: ext\. \d+)?$/.test(text);
-  const wanted = isPhone ? phones : /^[\p{L}\p{N}\s-]{2,20}$/u.test(text) && /\d/.test(text) ? [plate, vin] : [];
   for (const key of [...wanted].sort((a, b) => (b?.length ?? 0) - (a?.length ?? 0))) {
     const at = key === null || key === undefined ? -1 : code.lastIndexOf(key);
     const [start, end] = [places[at], places[at + (key?.length ?? 0) - 1]];

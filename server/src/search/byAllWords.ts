@@ -6,8 +6,10 @@ import { FIELD_WEIGHT, MOST_CUSTOMERS, type Scored } from "./scored";
 const READS_PER_LOOK = 16;
 /** So many customers of a typed word are read; one with more is looked for, unless it is the rarest. */
 const MOST_READ = 25_000;
-/** The best so many of those read are looked through. */
-const MOST_LOOKED_THROUGH = 3000;
+/** The best so many of those read are looked through: at least every tenth has a word that is too frequent to be read. */
+const MOST_LOOKED_THROUGH = 800;
+/** So few words are looked for one by one; of more, all words of a customer are read and compared. */
+const MOST_ONE_BY_ONE = 6;
 
 /**
  * The customers who have a fitting word for every typed one, best first. A first name or a town alone leads to
@@ -28,11 +30,10 @@ export function byAllWords(db: Sequelize, businessId: string, fitting: FittingWo
   );
   const lookedEach = looked.map(
     (words, index) =>
-      // Fitting words are named twice: the index is asked for them, and nothing else of the customer is compared.
       `cross join lateral (select fit - field * ${FIELD_WEIGHT} as score from (
          select word, field from customer_words
          where business_id = $1 and customer_id = candidates.customer_id
-           and word = any(${bound(words.map(({ word }) => word))}::text[]) offset 0) own
+           ${words.length > MOST_ONE_BY_ONE ? "" : `and word = any(${bound(words.map(({ word }) => word))}::text[])`} offset 0) own
        join ${table(words)} using (word)) looked${index}`,
   );
   const best = (name: string) => (_: unknown, index: number) => `max(${name}${index}.score)`;

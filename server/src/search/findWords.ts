@@ -7,13 +7,29 @@ const FEWEST_FOR_PARTS = 3;
 const MOST_BEGINNINGS = 60;
 const MOST_PARTS = 60;
 const MOST_NEAR = 40;
-/** The customers of a word are counted up to one more than this: counting takes most of the time of a town's name. */
+/** So many words that may be near misses are held against what was typed, the shortest first. */
+const MOST_NEAR_READ = 100;
+/** A near miss is two plain edits away at most: letters that are swapped, or one that moves the rest along. */
+const MOST_EDITS = 2;
+/** A typed word's own customers are counted up to one more than this. */
 export const MOST_COUNTED = 12_000;
+/** What is not among the most frequent words is not counted, either: there are hundreds of them, with few customers each. */
+const TAKEN_FOR = 20;
+/**
+ * How many entries the most frequent words have, as PostgreSQL's own statistics say: counting those of a town would
+ * take longer than all else. Estimates of all businesses together, so a word may be taken for more frequent than it is.
+ */
+const FREQUENT = `
+  select word, (share * reltuples)::int as customers
+  from pg_stats join pg_class on pg_class.oid = 'customer_words'::regclass
+  cross join unnest(most_common_vals::text::text[], most_common_freqs) as often(word, share)
+  where schemaname = current_schema() and tablename = 'customer_words' and attname = 'word'`;
 
 export interface FittingWord {
   word: string;
+  way: keyof typeof FITS;
   fit: number;
-  /** To how many customers it leads; 0 where only one word was typed, and near misses are too rare to be counted. */
+  /** To about how many customers it leads; 0 where only one word was typed. */
   customers: number;
 }
 
@@ -52,18 +68,23 @@ export async function findWords(db: Sequelize, businessId: string, typed: string
         : [
             from(
               "near",
-              `word from search_word_shapes where business_id = $1 and shape = any(${bound(shapesOf(word))})`,
+              `word from search_word_shapes where business_id = $1 and shape = any(${bound(shapesOf(word))})
+               and not starts_with(word, ${whole})
+               and levenshtein_less_equal(${whole}, left(word, ${bound([...word].length)}), ${MOST_EDITS}) <= ${MOST_EDITS}
+               group by word order by length(word), word limit ${MOST_NEAR_READ}`,
             ),
           ]),
     ];
   });
-  const customers =
-    typed.length === 1
-      ? "0"
-      : `case when way = 'near' then 0 else (select count(*)::int from (
-           select from customer_words where business_id = $1 and word = found.word limit ${MOST_COUNTED + 1}) some_of_them) end`;
+  const found = looks.join(" union all ");
+  const counted = `
+    with frequent as materialized (${FREQUENT})
+    select token, way, word, coalesce(frequent.customers, case way when 'whole' then (select count(*)::int from (
+      select from customer_words where business_id = $1 and word = found.word limit ${MOST_COUNTED + 1}) some_of_them)
+      else ${TAKEN_FOR} end) as customers
+    from (${found}) found left join frequent using (word)`;
   const rows = await db.query<{ token: number; way: keyof typeof FITS; word: string; customers: number }>(
-    `select token, way, word, ${customers} as customers from (${looks.join(" union all ")}) found`,
+    typed.length === 1 ? `select token, way, word, 0 as customers from (${found}) found` : counted,
     { bind: values, type: QueryTypes.SELECT },
   );
   return typed.map((word, token) =>
@@ -79,14 +100,12 @@ function fittingWords(
   rows: readonly { way: keyof typeof FITS; word: string; customers: number }[],
 ): FittingWord[] {
   const fitting = new Map<string, FittingWord>();
-  // What thousands have is no slip of something rarer.
-  const isCommon = rows.some(({ way, customers }) => way === "whole" && customers > MOST_COUNTED);
-  let nearLeft = isCommon ? 0 : MOST_NEAR;
+  let nearLeft = MOST_NEAR;
   for (const { word, way, customers } of rows) {
     if (fitting.has(word)) continue;
     if (way === "near" && (nearLeft === 0 || !isNearMiss(typed, word))) continue;
     if (way === "near") nearLeft -= 1;
-    fitting.set(word, { word, fit: FITS[way], customers });
+    fitting.set(word, { word, way, fit: FITS[way], customers });
   }
   return [...fitting.values()].sort((a, b) => b.fit - a.fit);
 }

@@ -56,6 +56,7 @@ describe("the search", () => {
     ["an email", "maren@example.com", "Maren Oyelaran"],
     ["the beginning of an email", "maren@", "Maren Oyelaran"],
     ["a house and street", "18 heron", "Maren Oyelaran"],
+    ["a house and street, a digit wrong", "148 ferry slip", "Bram Castellanos"],
     ["a street", "foghorn", "Teodor Vance"],
     ["a name and a car", "jasper corolla", "Jasper Lindqvist"],
     ["a car by its year", "lindqvist 2016", "Jasper Lindqvist"],

@@ -63,13 +63,13 @@ const GLANCE = `
   select c.id, c.kind, c.name, c.details,
     (select count(*)::int from vehicles where business_id = $1 and customer_id = c.id)
       + (select count(*)::int from vehicle_people where business_id = $1 and customer_id = c.id) as vehicle_count,
-    array(select to_jsonb(car) from (
+    (select coalesce(jsonb_agg(car), '[]') from (
       select id, customer_id as "customerId", vin, plate, region, year, make, model, trim, engine, drive, color, version,
         vin_note as "vinNote", transmission, unit_number as "unitNumber", nickname, photo_id as "photoId"
       from vehicles where business_id = $1 and (customer_id = c.id or id = any(array(
         select vehicle_id from vehicle_people where business_id = $1 and vehicle_people.customer_id = c.id)))
       order by id = any($3::uuid[]) desc, id limit ${MOST_CARS_SHOWN}) car) as vehicles,
-    array(select to_jsonb(work) from (
+    (select coalesce(jsonb_agg(work), '[]') from (
       select o.id, o.number, o.waits_for as "waitsFor", o.due_cents as "dueCents", v.year, v.make, v.model
       from work_orders o left join vehicles v on v.business_id = $1 and v.id = o.vehicle_id
       where o.business_id = $1 and o.customer_id = c.id and o.waits_for is not null
