@@ -160,7 +160,12 @@ export async function newCars(
   });
   const keptByPlate = await VehicleRow.findAll({
     attributes: ["vin", "region", "plateKey"],
-    where: { businessId, plateKey: cars.flatMap(({ car }) => car.plateKey ?? []) },
+    // The state belongs to it: plates are kept in order of both.
+    where: {
+      businessId,
+      region: [...new Set(cars.flatMap(({ car }) => car.region ?? []))],
+      plateKey: cars.flatMap(({ car }) => car.plateKey ?? []),
+    },
     transaction,
   });
   const keys = new Set([...kept, ...keptByPlate].flatMap(carKeys));
