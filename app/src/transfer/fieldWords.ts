@@ -33,6 +33,7 @@ export const FIELD_WORDS: Readonly<Record<ImportField, string>> = {
   carMake: "Car's make",
   carModel: "Car's model",
   carColor: "Car's color",
+  carUnit: "Car's unit number",
 };
 
 export const OUTCOME_WORDS: Readonly<Record<RowOutcome, string>> = {

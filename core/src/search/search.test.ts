@@ -87,6 +87,12 @@ describe("what was typed", () => {
     ["ka048217", { vin: "KA048217" }],
     ["#1012", { number: 1012 }],
     ["bill 1012", { number: 1012 }],
+    ["WO-1012", { number: 1012 }],
+    ["order no. 1012", { number: 1012 }],
+    ["invoice #1012", { number: 1012 }],
+    ["node 1012", { number: null }],
+    ["cell: 360 555 0111", { phones: ["13605550111", "3605550111"] }],
+    ["vin diaz", { words: ["vin", "diaz"] }],
     ["Maren@Example.com", { email: "maren@example.com", words: [] }],
     ["99999999999", { number: null }],
     ["tel:+13605550111", { phones: ["13605550111"], words: [] }],
@@ -129,11 +135,11 @@ describe("what is kept", () => {
       contacts: [{ id: "c", name: "Pilar Quist", role: "", phone: null, email: null, approvalLimitCents: 0, mayPay: false, mayHandOverKeys: false }],
       serviceAddresses: [{ id: "a", label: "", place, access: noAccessNotes() }],
     },
-    [{ id: "v", vin: "1FTBW2CM0HKA40628", plateKey: "LRK1451", make: "Ford", model: "Transit" }],
+    [{ id: "v", vin: "1FTBW2CM0HKA40628", plateKey: "LRK1451", make: "Ford", model: "F-150", color: "White", unitNumber: "7", nickname: null }],
   ); // prettier-ignore
   it("is found by every word, the name's first", () => {
     const fieldOf = Object.fromEntries(terms.words.map(({ word, field }) => [word, field]));
-    expect(fieldOf).toMatchObject({ harbor: "name", harborbread: "name", quist: "contact", vans: "email", heron: "street", 18: "street", transit: "car" }); // prettier-ignore
+    expect(fieldOf).toMatchObject({ harbor: "name", harborbread: "name", quist: "contact", vans: "email", heron: "street", 18: "street", ford: "car", f150: "car", white: "car", unit: "car", 7: "car" }); // prettier-ignore
     expect(fieldOf).not.toHaveProperty("example");
   });
   it("is found by phone, email, street, plate and VIN", () => {
@@ -142,7 +148,7 @@ describe("what is kept", () => {
       "phone 3605550121",
       "phone 5550121",
       "email vans@example.com",
-      "street heron landing rd",
+      "street heron lndg rd",
       "vin 1FTBW2CM0HKA40628",
       "vin HKA40628",
       "vin A40628",

@@ -32,8 +32,7 @@ const LARGEST_NUMBER = 2_147_483_647;
  * readSearch("(360) 555-0111").phones //=> ["13605550111", "3605550111"]
  */
 export function readSearch(typed: string): SearchQuery {
-  // A phone copied from a link brings the way to call along, an email the name in front.
-  const text = typed.trim().replace(/^(?:tel|sms|callto):(?:\/\/)?/i, "");
+  const text = withoutLabel(typed.trim());
   const email =
     /[^\s<>,;]*@[^\s<>,;]*/
       .exec(text)?.[0]
@@ -55,6 +54,12 @@ export function readSearch(typed: string): SearchQuery {
     number: numberIn(text),
     mixed: email === null ? mixedIn(text) : null,
   };
+}
+
+/** Copied from somewhere, a phone brings the way to call along, a code what it is. */
+function withoutLabel(text: string): string {
+  const bare = text.replace(/^(?:(?:tel|sms|callto):(?:\/\/)?|(?:vin|plate|license plate|phone|cell|mobile|tel|e-?mail)[\s:.#]+)/i, ""); // prettier-ignore
+  return /[\d@]/.test(bare) ? bare : text;
 }
 
 /** A VIN as it is compared: no I, O or Q was ever in one. */
@@ -113,7 +118,10 @@ function mixedIn(text: string): SearchQuery["mixed"] {
 }
 
 function numberIn(text: string): number | null {
-  const match = /^(?:#|no\.?|wo|work order|bill|visit|invoice)?\s*#?\s*(\d{1,10})$/i.exec(text);
+  const match =
+    /^(?:(?:wo|work ?order|order|job|bill|invoice|inv|receipt|quote|visit)[\s.:-]*)?(?:no\b\.?|nr\b\.?|number)?[\s:]*#?\s*(\d{1,10})$/i.exec(
+      text,
+    );
   const value = match ? Number(match[1]) : NaN;
   return value > 0 && value <= LARGEST_NUMBER ? value : null;
 }

@@ -24,6 +24,7 @@ export interface SearchedVehicle {
   plateKey: string | null;
   make: string | null;
   model: string | null;
+  color: string | null;
   unitNumber?: string | null;
   nickname?: string | null;
 }
@@ -62,9 +63,12 @@ export function searchTerms(customer: SearchedCustomer, vehicles: readonly Searc
   );
   add(
     "car",
-    vehicles.map(({ make, model, unitNumber, nickname }) =>
-      [make, model, unitNumber, nickname].filter(Boolean).join(" "),
-    ),
+    vehicles.flatMap(({ make, model, color, unitNumber, nickname }) => [
+      ...[make, model, color, nickname].map((text) => text ?? ""),
+      ...(unitNumber ? [`unit ${unitNumber}`] : []),
+      // "CRV" for a CR-V.
+      ...nameSpellings(model ?? ""),
+    ]),
   );
 
   for (const { number } of [...phones, ...contacts.flatMap(({ phone }) => (phone ? [phone] : []))])

@@ -32,6 +32,7 @@ const HEADINGS = {
   carMake: ["make", "vehicle make", "car make"],
   carModel: ["model", "vehicle model", "car model"],
   carColor: ["color", "colour", "vehicle color", "car color"],
+  carUnit: ["unit", "unit number", "unit no", "fleet number", "car number"],
 } as const;
 
 export type ImportField = keyof typeof HEADINGS;

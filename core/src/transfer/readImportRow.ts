@@ -12,6 +12,7 @@ export interface ImportedCar {
   make: string | null;
   model: string | null;
   color: string | null;
+  unitNumber: string | null;
 }
 
 /** A customer as a row of a file gives it. Ids are made later. */
@@ -159,7 +160,7 @@ function carOf(cells: Cells, left: string[], remarks: string[]): ImportedCar | n
   const vin = /^[A-Z0-9]{5,20}$/.test(typedVin) ? typedVin : null;
   if (typedVin !== "" && vin === null) leave("VIN", typedVin, left, remarks);
   const plate = text("carPlate")?.slice(0, 20) ?? null;
-  const car = { vin, plate, region: text("carRegion")?.slice(0, 20) ?? null, year, make: text("carMake"), model: text("carModel"), color: text("carColor")?.slice(0, 40) ?? null }; // prettier-ignore
+  const car = { vin, plate, region: text("carRegion")?.slice(0, 20) ?? null, year, make: text("carMake"), model: text("carModel"), color: text("carColor")?.slice(0, 40) ?? null, unitNumber: text("carUnit")?.slice(0, 40) ?? null }; // prettier-ignore
   return [car.vin, car.plate, car.make, car.model].some((value) => value !== null) ? car : null;
 }
 

@@ -9,6 +9,7 @@ describe("columns", () => {
     ["ZIP Code", "postcode"],
     ["Cell", "mobilePhone"],
     ["Licence plate", "carPlate"],
+    ["Fleet Number", "carUnit"],
     ["Shoe size", null],
     ["", null],
   ])("headed %p are guessed as %p", (heading, field) => expect(guessColumns([heading])).toEqual([field]));
@@ -19,7 +20,7 @@ describe("a row", () => {
     readImportRow(Object.values(cells), Object.keys(cells) as ImportField[]);
 
   it("is a person with phones, address and car", () => {
-    const read = row({ firstName: "maren", lastName: "oyelaran", mobilePhone: "360.555.0111 x7", street: "18 Heron Landing", carVin: "1hgcv1f34ka048217", carYear: "2019" }); // prettier-ignore
+    const read = row({ firstName: "maren", lastName: "oyelaran", mobilePhone: "360.555.0111 x7", street: "18 Heron Landing", carVin: "1hgcv1f34ka048217", carYear: "2019", carUnit: "12" }); // prettier-ignore
     expect(read).toMatchObject({
       kind: "person",
       name: "Maren Oyelaran",
@@ -29,7 +30,7 @@ describe("a row", () => {
         phones: [{ number: "+13605550111", extension: "7", label: "Mobile" }],
         serviceAddresses: [{ place: { street: "18 Heron Landing" } }],
       },
-      car: { vin: "1HGCV1F34KA048217", year: 2019 },
+      car: { vin: "1HGCV1F34KA048217", year: 2019, unitNumber: "12" },
     });
   });
   it("is a business with the person as contact", () => {

@@ -162,6 +162,8 @@ class PeopleMaker {
   }
 }
 
+const COLORS = ["White", "Black", "Gray", "Silver", "Blue", "Red"];
+
 async function insertBatch(db: Sequelize, businessId: string, batch: MadeUpCustomer[]): Promise<void> {
   const customers = batch.map(({ cars, ...customer }) => ({
     ...customer,
@@ -169,7 +171,8 @@ async function insertBatch(db: Sequelize, businessId: string, batch: MadeUpCusto
       ...car,
       plateKey: normalizePlate({ plate: car.plate, region: REGION }).key,
       region: REGION,
-      color: null,
+      color: COLORS[car.year % COLORS.length] ?? null,
+      unitNumber: null,
     })),
   }));
   await db.transaction((transaction) => insertCustomers(db, businessId, customers, transaction));

@@ -12,6 +12,7 @@ export interface NewVehicle {
   make: string | null;
   model: string | null;
   color: string | null;
+  unitNumber: string | null;
 }
 export interface NewCustomer {
   id: string;
@@ -62,15 +63,16 @@ export async function insertVehicles(
   vehicles: readonly (NewVehicle & { customerId: string })[],
   transaction: Transaction,
 ): Promise<void> {
-  const records = vehicles.map(({ customerId, plateKey, ...vehicle }) => ({
+  const records = vehicles.map(({ customerId, plateKey, unitNumber, ...vehicle }) => ({
     ...vehicle,
+    unit_number: unitNumber,
     customer_id: customerId,
     plate_key: plateKey,
   }));
   await db.query(
-    `insert into vehicles (business_id, id, customer_id, vin, plate, plate_key, region, year, make, model, color)
-     select $1, id, customer_id, vin, plate, plate_key, region, year, make, model, color
-     from jsonb_to_recordset($2::jsonb) as car(id uuid, customer_id uuid, vin text, plate text, plate_key text, region text, year int, make text, model text, color text)`,
+    `insert into vehicles (business_id, id, customer_id, vin, plate, plate_key, region, year, make, model, color, unit_number)
+     select $1, id, customer_id, vin, plate, plate_key, region, year, make, model, color, unit_number
+     from jsonb_to_recordset($2::jsonb) as car(id uuid, customer_id uuid, vin text, plate text, plate_key text, region text, year int, make text, model text, color text, unit_number text)`,
     { bind: [businessId, JSON.stringify(records)], transaction },
   );
 }

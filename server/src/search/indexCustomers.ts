@@ -3,7 +3,7 @@ import { Op, QueryTypes, type Sequelize, type Transaction } from "sequelize";
 import { CustomerRow, VehiclePersonRow, VehicleRow } from "../db/models";
 
 /** Counted up when words or keys are read in another way: what was written before is written anew at the start. */
-export const SEARCH_VERSION = 2;
+export const SEARCH_VERSION = 3;
 const BATCH = 500;
 
 /** Writes what customers are found by, in the transaction that changed them; merged, erased and deleted ones are found by nothing. */
@@ -24,7 +24,7 @@ export async function indexCustomers(
   // Who drives a car is found by it, too.
   const driven = await VehiclePersonRow.findAll({ where: { businessId, customerId: ids }, transaction });
   const vehicles = await VehicleRow.findAll({
-    attributes: ["id", "customerId", "vin", "plateKey", "make", "model", "unitNumber", "nickname"],
+    attributes: ["id", "customerId", "vin", "plateKey", "make", "model", "color", "unitNumber", "nickname"],
     where: { businessId, [Op.or]: [{ customerId: ids }, { id: driven.map(({ vehicleId }) => vehicleId) }] },
     transaction,
   });

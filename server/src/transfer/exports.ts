@@ -74,7 +74,18 @@ export async function sendExport(
 
 const CUSTOMER_HEADINGS = ["Name", "Business", "Phone", "Phone 2", "Phone 3", "Email", "Email 2", "Street", "Town", "State", "Postcode", "Gate code", "Dog", "Access notes", "Tax exemption", "Found us by", "Notes"]; // prettier-ignore
 const CONTACT_HEADINGS = ["Customer", "Phone", "Contact", "Contact role", "Contact phone", "Contact email"];
-const CAR_HEADINGS = ["Customer", "Phone", "VIN", "Plate", "Plate state", "Year", "Make", "Model", "Color"];
+const CAR_HEADINGS = [
+  "Customer",
+  "Phone",
+  "VIN",
+  "Plate",
+  "Plate state",
+  "Year",
+  "Make",
+  "Model",
+  "Color",
+  "Unit number",
+];
 
 function csv(headings: readonly string[], lines: readonly Line[]): string {
   const data = lines.map((line) => line.map((cell) => cell ?? ""));
@@ -108,9 +119,9 @@ function contactLines(customer: Customer): Line[] {
 
 function carLines({ customers, vehicles }: Page): Line[] {
   const byId = new Map(customers.map((customer) => [customer.id, customer]));
-  return vehicles.flatMap(({ customerId, vin, plate, region, year, make, model, color }) => {
+  return vehicles.flatMap(({ customerId, vin, plate, region, year, make, model, color, unitNumber }) => {
     const customer = byId.get(customerId);
     if (!customer) return [];
-    return [[customer.name, phoneText(customer, 0), vin, plate, region, year === null ? "" : String(year), make, model, color]];
+    return [[customer.name, phoneText(customer, 0), vin, plate, region, year === null ? "" : String(year), make, model, color, unitNumber]];
   }); // prettier-ignore
 }

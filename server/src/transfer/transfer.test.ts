@@ -239,6 +239,8 @@ describe("CSV out", () => {
     expect(fresh).toEqual(["One Chosen"]);
     const cars = (await odile.get<string>("/api/exports/cars.csv")).body;
     expect(cars).toContain("1HGCV1F34KA048217,LRK1204,WA,2019,Honda,Accord,Gray");
+    expect(cars).toContain("2014,Dodge,Grand Caravan,White,2\r\n");
+    expect((await read(cars)).mapping).not.toContain(null);
     expect((await odile.get<string>("/api/exports/contacts.csv")).body).toContain("Gideon Maas,Fleet manager");
   });
 
