@@ -1,5 +1,5 @@
 import { StyleSheet, View } from "react-native";
-import { mainPhone, matchMarks, readSearch, showPhone, showVehicle } from "@mechanon/core";
+import { carMarks, mainPhone, matchMarks, readSearch, showPhone, showVehicle } from "@mechanon/core";
 import type { FoundCustomer } from "@mechanon/contract";
 import { useColors } from "../ui/face";
 import { MarkedWords } from "../ui/MarkedWords";
@@ -38,7 +38,11 @@ export function CustomerLine({ found, typed, verb, role = "link", onPress }: Cus
       </View>
       {vehicles.map((vehicle) => (
         <View key={vehicle.id} style={styles.row}>
-          <MarkedWords {...marked(showVehicle(vehicle))} size="small" style={styles.grow} />
+          <MarkedWords
+            {...marked([showVehicle(vehicle), carMarks(vehicle)].filter(Boolean).join(" · "))}
+            size="small"
+            style={styles.grow}
+          />
           {vehicle.plate ? <MarkedWords {...marked(vehicle.plate)} size="small" mono /> : null}
         </View>
       ))}
