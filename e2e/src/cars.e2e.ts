@@ -153,6 +153,9 @@ describe("photos and codes", () => {
     ["code39", "left:900px;top:1200px;width:1800px;transform:rotate(90deg)", GRAY],
     ["code39", "left:900px;top:1200px;width:1800px;transform:rotate(17deg)", GRAY],
     ["code128", "left:1200px;top:1400px;width:1700px;filter:brightness(.35)", "#20201e"],
+    ["code39", "left:900px;top:1200px;width:1800px;transform:rotate(65deg)", GRAY],
+    // In the shadow beside sunlit paint.
+    ["code128", "left:900px;top:1100px;width:2000px;transform:rotate(12deg);filter:contrast(.3) brightness(.6)", GRAY],
     ["datamatrix", "left:2600px;top:800px;width:420px;transform:rotate(30deg)", GRAY],
     ["qrcode", "left:600px;top:1800px;width:500px;transform:scaleX(-1)", GRAY],
   ])("a %s in a photo is found: %s", async (code, style, ground) => {
@@ -177,6 +180,8 @@ describe("photos and codes", () => {
     ["far askew", "transform:rotate(24deg)", "#77736a"],
     ["on its side", "font-size:48px;left:-250px;transform:rotate(90deg)", "#77736a"],
     ["in the dark", "filter:brightness(.3)", "#1a1a1a"],
+    ["in the shadow beside sunlit paint", "filter:brightness(.35)", "#77736a"],
+    ["upside down", "transform:rotate(180deg)", "#77736a"],
   ])("a VIN's text is read %s, and confirmed by a person", async (_name, style, ground) => {
     const picture = await labelPhoto(world.browser, ["MFD BY FUJI 04/14", `VIN: ${VIN}`], style, ground);
     expect(await scan(picture)).toContain(VIN);

@@ -10,7 +10,8 @@ export interface Picture {
 
 /** A 12-megapixel photo. */
 const PHOTO = { width: 4000, height: 3000 };
-const NOISE = `<svg xmlns="http://www.w3.org/2000/svg" width="100%" height="100%" style="position:absolute;inset:0;opacity:.2"><filter id="n"><feTurbulence type="fractalNoise" baseFrequency=".9" numOctaves="2"/></filter><rect width="100%" height="100%" filter="url(#n)"/></svg>`;
+/** Levels that the grain of a photo adds or takes at most. */
+const GRAIN = 12;
 
 export type Code = "code39" | "code128" | "datamatrix" | "qrcode";
 
@@ -60,11 +61,11 @@ async function photo(
   ground: string,
 ): Promise<Picture> {
   const { width, height } = size;
-  const body = `<body xmlns="http://www.w3.org/1999/xhtml" style="margin:0;background:${ground};width:${width}px;height:${height}px;position:relative;overflow:hidden">${inside}${NOISE}</body>`;
+  const body = `<body xmlns="http://www.w3.org/1999/xhtml" style="margin:0;background:${ground};width:${width}px;height:${height}px;position:relative;overflow:hidden">${inside}</body>`;
   const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}"><foreignObject width="100%" height="100%">${body}</foreignObject></svg>`;
   const page = await browser.newPage();
   const url = await page.evaluate(
-    async ({ width, height, source }) => {
+    async ({ width, height, source, grain }) => {
       const image = new Image();
       image.src = source;
       await image.decode();
@@ -74,9 +75,17 @@ async function photo(
       const context = canvas.getContext("2d");
       if (!context) throw new Error("No canvas to draw on.");
       context.drawImage(image, 0, 0);
+      const pixels = context.getImageData(0, 0, width, height);
+      let state = 7;
+      for (let at = 0; at < pixels.data.length; at += 4) {
+        state = (state * 16_807) % 2_147_483_647;
+        const more = ((state / 2_147_483_647) * 2 - 1) * grain;
+        for (let color = 0; color < 3; color++) pixels.data[at + color] = (pixels.data[at + color] ?? 0) + more;
+      }
+      context.putImageData(pixels, 0, 0);
       return canvas.toDataURL("image/jpeg", 0.8);
     },
-    { width, height, source: `data:image/svg+xml;charset=utf-8,${encodeURIComponent(svg)}` },
+    { width, height, grain: GRAIN, source: `data:image/svg+xml;charset=utf-8,${encodeURIComponent(svg)}` },
   );
   await page.close();
   const buffer = Buffer.from(url.slice(url.indexOf(",") + 1), "base64");

@@ -1,5 +1,5 @@
 import { expose } from "comlink";
-import { stretchContrast, textAngle } from "@mechanon/core/vin";
+import { evenLight, stretchContrast, textAngle } from "@mechanon/core/vin";
 import { prepareZXingModule, readBarcodes, type ReaderOptions } from "zxing-wasm/reader";
 
 declare const BARCODE_WASM_URL: string;
@@ -16,7 +16,7 @@ const ALL: ReaderOptions = {
   maxNumberOfSymbols: 8,
 };
 /** Codes of squares are found at any angle; only those of bars need the picture turned. */
-const BARS: ReaderOptions = { ...ALL, formats: ["Code39", "Code128"], tryInvert: false, tryDownscale: false };
+const BARS: ReaderOptions = { ...ALL, formats: ["Code39", "Code128"], tryDownscale: false };
 
 /** A code in a picture: what it says, and in which kind of code. */
 export interface FoundCode {
@@ -35,22 +35,36 @@ const FIRST_SIDE = 1600;
 const UPRIGHT: Turn = { degrees: 0, mirrored: false };
 const turned = (degrees: number): Turn => ({ degrees, mirrored: false });
 
+/** One look at a picture: made small, with its light made even, or whole. */
 interface Try {
-  isWhole: boolean;
+  of: "small" | "even" | "whole";
   turn: Turn;
   options: ReaderOptions;
 }
-const askew = (degrees: number): Try => ({ isWhole: false, turn: turned(degrees), options: BARS });
+const askew = (degrees: number): Try => ({ of: "small", turn: turned(degrees), options: BARS });
 
 /** How a picture is looked at when its code does not fill the frame upright: a little askew, as phones are held. */
 const QUICK_TRIES: readonly Try[] = [15, -15].map(askew);
-/** Then whole, which takes longest, turned further, and mirrored, until something is found. */
-const THOROUGH_TRIES: readonly Try[] = [
-  ...QUICK_TRIES,
-  { isWhole: true, turn: UPRIGHT, options: ALL },
-  ...[30, -30, 45].map(askew),
-  { isWhole: false, turn: { degrees: 0, mirrored: true }, options: ALL },
-];
+
+/**
+ * Then made level, in even light, whole, which takes longest, turned further, and mirrored, until something is found.
+ *
+ * @param leans - how far the label is askew, in degrees clockwise, as far as each of the two shows it.
+ */
+function thoroughTries(leans: { small: number; even: number }): readonly Try[] {
+  return [
+    askew(-leans.small),
+    { of: "even", turn: UPRIGHT, options: ALL },
+    { of: "even", turn: turned(-leans.even), options: BARS },
+    { of: "whole", turn: UPRIGHT, options: ALL },
+    { of: "whole", turn: turned(-leans.small), options: BARS },
+    ...[15, -15, 30, -30, 45].map(askew),
+    { of: "small", turn: { degrees: 0, mirrored: true }, options: ALL },
+  ];
+}
+
+/** Bars are narrower than this part of a picture's longest side, shadows wider. */
+const LIGHT_REACH = 1 / 32;
 
 /** The codes in a picture. @param care - `quick` for a camera's, since the next is soon there. */
 async function readPicture(picture: ImageBitmap, care: "quick" | "thorough"): Promise<FoundCode[]> {
@@ -63,15 +77,30 @@ async function readPicture(picture: ImageBitmap, care: "quick" | "thorough"): Pr
     // Only now, since it takes time and a dim code is the exception.
     stretchContrast(upright.data);
     small.getContext("2d")?.putImageData(upright, 0, 0);
-    for (const { isWhole, turn, options } of care === "quick" ? QUICK_TRIES : THOROUGH_TRIES) {
-      if (isWhole && scale === 1) continue;
-      const found = await read(draw(isWhole ? picture : small, 1, turn)[1], options);
-      if (found.length > 0) return found;
-    }
-    return [];
+    if (care === "quick") return await firstOf(QUICK_TRIES, { small, even: small, whole: small });
+    const [even, lit] = draw(small, 1, UPRIGHT);
+    evenLight(lit.data, lit.width, lit.height, Math.round(Math.max(lit.width, lit.height) * LIGHT_REACH));
+    even.getContext("2d")?.putImageData(lit, 0, 0);
+    const tries = thoroughTries({ small: leanOf(small), even: leanOf(even) });
+    return await firstOf(
+      tries.filter(({ of }) => of !== "whole" || scale < 1),
+      { small, even, whole: picture },
+    );
   } finally {
     picture.close();
   }
+}
+
+/** The codes of the first look that shows any. */
+async function firstOf(
+  tries: readonly Try[],
+  pictures: Readonly<Record<Try["of"], ImageBitmap | OffscreenCanvas>>,
+): Promise<FoundCode[]> {
+  for (const { of, turn, options } of tries) {
+    const found = await read(draw(pictures[of], 1, turn)[1], options);
+    if (found.length > 0) return found;
+  }
+  return [];
 }
 
 /** How a picture is turned before it is looked at. */
@@ -122,8 +151,13 @@ const ANGLE_SIDE = 500;
 
 /** How far a label in a picture is askew, in degrees clockwise from -45 up to 45; the picture is given away. */
 function angleOf(picture: ImageBitmap): number {
-  const [, { data, width, height }] = draw(picture, ANGLE_SIDE / Math.max(picture.width, picture.height), UPRIGHT);
+  const lean = leanOf(picture);
   picture.close();
+  return lean;
+}
+
+function leanOf(picture: ImageBitmap | OffscreenCanvas): number {
+  const [, { data, width, height }] = draw(picture, ANGLE_SIDE / Math.max(picture.width, picture.height), UPRIGHT);
   stretchContrast(data);
   const gray = new Uint8ClampedArray(width * height);
   for (let at = 0; at < gray.length; at++) gray[at] = data[at * 4] ?? 0;

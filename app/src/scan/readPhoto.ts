@@ -1,7 +1,7 @@
 import { vinClient } from "../vin/vinClient";
 import type { Turn } from "./picture.worker";
 import { angleOf, prepareForText, readCodes } from "./pictureClient";
-import { readText } from "./textClient";
+import { readText, type TextEffort } from "./textClient";
 
 /** What a photo was found to show; always to be confirmed by a person. */
 export interface PhotoReading {
@@ -17,11 +17,20 @@ export type PhotoStep = "codes" | "text" | "turned";
 const LEAST_ASKEW_DEGREES = 1.5;
 const UPRIGHT: Turn = { degrees: 0, mirrored: false };
 
-/** Made level first, on each side; then as it was taken, and through a mirror. @param askew - in degrees clockwise. */
-function turnsFor(askew: number): Turn[] {
+/** Made level first, in one light and another, then on each side; then as it was taken, and through a mirror. @param askew - in degrees clockwise. */
+function textTries(askew: number): { turn: Turn; effort: TextEffort }[] {
   const turn = Math.abs(askew) < LEAST_ASKEW_DEGREES ? 0 : -askew;
-  const level = [0, 90, 270, 180].map((side) => ({ degrees: side + turn, mirrored: false }));
-  return [...level, ...(turn === 0 ? [] : [UPRIGHT]), { degrees: -turn, mirrored: true }];
+  const level = { degrees: turn, mirrored: false };
+  const turns = [
+    ...[90, 270, 180].map((side) => ({ degrees: side + turn, mirrored: false })),
+    ...(turn === 0 ? [] : [UPRIGHT]),
+    { degrees: -turn, mirrored: true },
+  ];
+  return [
+    { turn: level, effort: "thorough" },
+    { turn: level, effort: "shadow" },
+    ...turns.map((each) => ({ turn: each, effort: "quick" as const })),
+  ];
 }
 
 /** Nobody waits longer in a driveway; what was found by then is shown. */
@@ -68,14 +77,10 @@ async function readOpened(
     };
   let best: PhotoReading = { from: "text", vins: [], plates: [] };
   const started = performance.now();
-  const turns = turnsFor(await angleOf(await createImageBitmap(picture)));
-  for (const turn of turns) {
+  for (const { turn, effort } of textTries(await angleOf(await createImageBitmap(picture)))) {
     if (performance.now() - started > LONGEST_MS) break;
-    onStep(turn === turns[0] ? "text" : "turned");
-    const text = await readText(
-      await prepareForText(await createImageBitmap(picture), turn),
-      turn === turns[0] ? "thorough" : "quick",
-    );
+    onStep(effort === "quick" ? "turned" : "text");
+    const text = await readText(await prepareForText(await createImageBitmap(picture), turn), effort);
     signal.throwIfAborted();
     const { vins: read, plates } = await vinClient().readText(text);
     if (best.vins.length === 0 && best.plates.length === 0) best = { from: "text", vins: read, plates };

@@ -26,12 +26,21 @@ function open(): Promise<TextWorker> {
   return worker;
 }
 
-/** The text in a picture, as read in a worker. @param effort - `thorough`: also words that stand alone somewhere. */
-export async function readText(picture: Blob, effort: "quick" | "thorough"): Promise<string> {
+/** What is ink: told by one level for the whole picture, or by the light around each place, for a label in the shadow. */
+const THRESHOLDS = { whole: "0", local: "2" } as const;
+
+/** How hard a picture is looked at: also for words that stand alone somewhere, or with its light as it falls. */
+export type TextEffort = "thorough" | "shadow" | "quick";
+
+/** The text in a picture, as read in a worker. */
+export async function readText(picture: Blob, effort: TextEffort): Promise<string> {
   const [reader, { PSM }] = await Promise.all([open(), import("tesseract.js")]);
   const texts: string[] = [];
   for (const mode of effort === "thorough" ? [PSM.SINGLE_BLOCK, PSM.SPARSE_TEXT] : [PSM.SINGLE_BLOCK]) {
-    await reader.setParameters({ tessedit_pageseg_mode: mode });
+    await reader.setParameters({
+      tessedit_pageseg_mode: mode,
+      thresholding_method: effort === "shadow" ? THRESHOLDS.local : THRESHOLDS.whole,
+    });
     texts.push((await reader.recognize(picture)).data.text);
   }
   return texts.join("\n");

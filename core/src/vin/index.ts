@@ -21,6 +21,7 @@ export { describeVehicle, type DescribedVehicle } from "./describeVehicle";
 export { likelyAnswers, type LikelyAnswers } from "./likelyAnswers";
 export { engineName } from "./engineName";
 export { platesInText, vinsInText, type ReadVin } from "./scan/readText";
+export { evenLight } from "./scan/evenLight";
 export { stretchContrast } from "./scan/stretchContrast";
 export { textAngle } from "./scan/textAngle";
 export { vinsFromCode } from "./scan/vinFromCode";

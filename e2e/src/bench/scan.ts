@@ -11,6 +11,12 @@ const PHOTOS: readonly [name: string, code: Code, style: string][] = [
   ["code39, turned by 17°", "code39", "left:900px;top:1200px;width:1800px;transform:rotate(17deg)"],
   ["code39, turned by 38°", "code39", "left:900px;top:1200px;width:1800px;transform:rotate(38deg)"],
   ["code39, a sixth as wide as the photo", "code39", "left:2700px;top:2200px;width:660px"],
+  ["code39, turned by 65°", "code39", "left:900px;top:1200px;width:1800px;transform:rotate(65deg)"],
+  [
+    "code128, in the shadow, turned by 12°",
+    "code128",
+    "left:900px;top:1100px;width:2000px;transform:rotate(12deg);filter:contrast(.3) brightness(.6)",
+  ],
   ["code128", "code128", "left:1200px;top:1400px;width:1700px"],
   ["datamatrix, turned by 30°", "datamatrix", "left:2600px;top:800px;width:420px;transform:rotate(30deg)"],
   ["qrcode", "qrcode", "left:600px;top:1800px;width:500px"],

@@ -1,3 +1,4 @@
+import { evenLight } from "./evenLight";
 import { stretchContrast } from "./stretchContrast";
 import { textAngle } from "./textAngle";
 
@@ -66,5 +67,34 @@ describe("contrast", () => {
     const flat = levels(90, 90, 90, 90);
     stretchContrast(flat);
     expect(new Set(flat.filter((_, at) => at % 4 !== 3)).size).toBe(1);
+  });
+});
+
+describe("even light", () => {
+  const [width, height, reach] = [120, 60, 12];
+  /** Stripes four pixels wide, five levels around a ground that goes from dark to light; noise of a level either way. */
+  const stripes = (contrast: number): Uint8ClampedArray => {
+    const next = chance(11);
+    const pixels = new Uint8ClampedArray(width * height * 4);
+    for (let at = 0; at < width * height; at++) {
+      const x = at % width;
+      const level = 20 + 200 * (x / width) + (Math.floor(x / 4) % 2 === 0 ? contrast : -contrast) + (next() - 0.5) * 2;
+      pixels.set([level, level, level, 255], at * 4);
+    }
+    return pixels;
+  };
+  const levelsAt = (pixels: Uint8ClampedArray, place: number): number[] =>
+    Array.from({ length: width / 8 }, (_, pair) => pixels[((height / 2) * width + pair * 8 + place) * 4] ?? 0).slice(2, -2); // prettier-ignore
+  it("tells light from dark stripes by one level, in the shadow and in the sun", () => {
+    const pixels = stripes(25);
+    expect(Math.min(...levelsAt(pixels, 2))).toBeLessThan(Math.max(...levelsAt(pixels, 6)));
+    evenLight(pixels, width, height, reach);
+    expect(Math.min(...levelsAt(pixels, 2))).toBeGreaterThan(150);
+    expect(Math.max(...levelsAt(pixels, 6))).toBeLessThan(106);
+  });
+  it("leaves a plain ground plain, and opacity as it is", () => {
+    const pixels = new Uint8ClampedArray(width * height * 4).fill(90);
+    evenLight(pixels, width, height, reach);
+    expect(new Set(pixels)).toEqual(new Set([128, 90]));
   });
 });
