@@ -16,7 +16,7 @@ const ALL: ReaderOptions = {
   maxNumberOfSymbols: 8,
 };
 /** Codes of squares are found at any angle; only those of bars need the picture turned. */
-const BARS: ReaderOptions = { ...ALL, formats: ["Code39", "Code128"], tryDownscale: false };
+const BARS: ReaderOptions = { ...ALL, formats: ["Code39", "Code128"], tryInvert: false, tryDownscale: false };
 
 /** A code in a picture: what it says, and in which kind of code. */
 export interface FoundCode {
@@ -35,32 +35,11 @@ const FIRST_SIDE = 1600;
 const UPRIGHT: Turn = { degrees: 0, mirrored: false };
 const turned = (degrees: number): Turn => ({ degrees, mirrored: false });
 
-/** One look at a picture: made small, with its light made even, or whole. */
+/** One look at a picture. */
 interface Try {
-  of: "small" | "even" | "whole";
+  of: ImageBitmap | OffscreenCanvas;
   turn: Turn;
   options: ReaderOptions;
-}
-const askew = (degrees: number): Try => ({ of: "small", turn: turned(degrees), options: BARS });
-
-/** How a picture is looked at when its code does not fill the frame upright: a little askew, as phones are held. */
-const QUICK_TRIES: readonly Try[] = [15, -15].map(askew);
-
-/**
- * Then made level, in even light, whole, which takes longest, turned further, and mirrored, until something is found.
- *
- * @param leans - how far the label is askew, in degrees clockwise, as far as each of the two shows it.
- */
-function thoroughTries(leans: { small: number; even: number }): readonly Try[] {
-  return [
-    askew(-leans.small),
-    { of: "even", turn: UPRIGHT, options: ALL },
-    { of: "even", turn: turned(-leans.even), options: BARS },
-    { of: "whole", turn: UPRIGHT, options: ALL },
-    { of: "whole", turn: turned(-leans.small), options: BARS },
-    ...[15, -15, 30, -30, 45].map(askew),
-    { of: "small", turn: { degrees: 0, mirrored: true }, options: ALL },
-  ];
 }
 
 /** Bars are narrower than this part of a picture's longest side, shadows wider. */
@@ -77,30 +56,41 @@ async function readPicture(picture: ImageBitmap, care: "quick" | "thorough"): Pr
     // Only now, since it takes time and a dim code is the exception.
     stretchContrast(upright.data);
     small.getContext("2d")?.putImageData(upright, 0, 0);
-    if (care === "quick") return await firstOf(QUICK_TRIES, { small, even: small, whole: small });
-    const [even, lit] = draw(small, 1, UPRIGHT);
-    evenLight(lit.data, lit.width, lit.height, Math.round(Math.max(lit.width, lit.height) * LIGHT_REACH));
-    even.getContext("2d")?.putImageData(lit, 0, 0);
-    const tries = thoroughTries({ small: leanOf(small), even: leanOf(even) });
-    return await firstOf(
-      tries.filter(({ of }) => of !== "whole" || scale < 1),
-      { small, even, whole: picture },
-    );
+    for (const { of, turn, options } of care === "quick" ? quickTries(small) : thoroughTries(picture, small)) {
+      const found = await read(draw(of, 1, turn)[1], options);
+      if (found.length > 0) return found;
+    }
+    return [];
   } finally {
     picture.close();
   }
 }
 
-/** The codes of the first look that shows any. */
-async function firstOf(
-  tries: readonly Try[],
-  pictures: Readonly<Record<Try["of"], ImageBitmap | OffscreenCanvas>>,
-): Promise<FoundCode[]> {
-  for (const { of, turn, options } of tries) {
-    const found = await read(draw(pictures[of], 1, turn)[1], options);
-    if (found.length > 0) return found;
-  }
-  return [];
+/** How a picture is looked at when its code does not lie upright: a little askew, as phones are held. */
+function quickTries(small: OffscreenCanvas): Try[] {
+  return [15, -15].map((degrees) => ({ of: small, turn: turned(degrees), options: BARS }));
+}
+
+/** Made level, whole, in even light, turned further, and mirrored, until something is found; each is made when its turn comes. */
+function* thoroughTries(picture: ImageBitmap, small: OffscreenCanvas): Generator<Try> {
+  const lean = leanOf(small);
+  yield { of: small, turn: turned(-lean), options: BARS };
+  const even = inEvenLight(small);
+  yield { of: even, turn: turned(-leanOf(even)), options: BARS };
+  const isSmaller = small.width < picture.width;
+  if (isSmaller) yield { of: picture, turn: UPRIGHT, options: BARS };
+  yield { of: even, turn: UPRIGHT, options: ALL };
+  if (isSmaller) yield { of: picture, turn: UPRIGHT, options: ALL };
+  if (isSmaller) yield { of: picture, turn: turned(-lean), options: BARS };
+  for (const degrees of [15, -15, 30, -30, 45]) yield { of: small, turn: turned(degrees), options: BARS };
+  yield { of: small, turn: { degrees: 0, mirrored: true }, options: ALL };
+}
+
+function inEvenLight(picture: OffscreenCanvas): OffscreenCanvas {
+  const [canvas, image] = draw(picture, 1, UPRIGHT);
+  evenLight(image.data, image.width, image.height, Math.round(Math.max(image.width, image.height) * LIGHT_REACH));
+  canvas.getContext("2d")?.putImageData(image, 0, 0);
+  return canvas;
 }
 
 /** How a picture is turned before it is looked at. */
