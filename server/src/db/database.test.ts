@@ -36,6 +36,7 @@ it("migrates once, also when started again on the same database", async () => {
     "0003-transfer",
     "0004-cars",
     "0005-merged-drivers",
+    "0006-near-words",
   ]);
   const customers = await server.running.deps.db.query<{ count: string }>(
     "select count(*)::int as count from customers",

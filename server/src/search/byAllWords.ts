@@ -6,7 +6,7 @@ import { FIELD_WEIGHT, MOST_CUSTOMERS, type Scored } from "./scored";
 const READS_PER_LOOK = 16;
 /** So many customers of a typed word are read; one with more is looked for, unless it is the rarest. */
 const MOST_READ = 25_000;
-/** The best so many of those read are looked through: at least every tenth has a word that is too frequent to be read. */
+/** The best so many of those read are looked through: of them, many have a word that is too frequent to be read. */
 const MOST_LOOKED_THROUGH = 800;
 /** So few words are looked for one by one; of more, all words of a customer are read and compared. */
 const MOST_ONE_BY_ONE = 6;
