@@ -1,7 +1,7 @@
 import { vinClient } from "../vin/vinClient";
 import type { Turn } from "./picture.worker";
 import { angleOf, prepareForText, readCodes } from "./pictureClient";
-import { readText, type TextEffort } from "./textClient";
+import { readText, type TextLook } from "./textClient";
 
 /** What a photo was found to show; always to be confirmed by a person. */
 export interface PhotoReading {
@@ -17,24 +17,26 @@ export type PhotoStep = "codes" | "text" | "turned";
 const LEAST_ASKEW_DEGREES = 1.5;
 const UPRIGHT: Turn = { degrees: 0, mirrored: false };
 
-/** Made level first, in one light and another, then on each side; then as it was taken, and through a mirror. @param askew - in degrees clockwise. */
-function textTries(askew: number): { turn: Turn; effort: TextEffort }[] {
+/**
+ * Made level, on each side; level in other ways; as it was taken, and through a mirror. Shadows come after the sides:
+ * of lines on their side they take longest.
+ *
+ * @param askew - in degrees clockwise.
+ */
+function textTries(askew: number): { turn: Turn; look: TextLook }[] {
   const turn = Math.abs(askew) < LEAST_ASKEW_DEGREES ? 0 : -askew;
   const level = { degrees: turn, mirrored: false };
-  const turns = [
-    ...[90, 270, 180].map((side) => ({ degrees: side + turn, mirrored: false })),
-    ...(turn === 0 ? [] : [UPRIGHT]),
-    { degrees: -turn, mirrored: true },
-  ];
   return [
-    { turn: level, effort: "thorough" },
-    { turn: level, effort: "shadow" },
-    ...turns.map((each) => ({ turn: each, effort: "quick" as const })),
+    ...[0, 90, 270, 180].map((side) => ({ turn: { degrees: side + turn, mirrored: false }, look: "lines" as const })),
+    { turn: level, look: "shadow" },
+    { turn: level, look: "words" },
+    ...(turn === 0 ? [] : [{ turn: UPRIGHT, look: "lines" as const }]),
+    { turn: { degrees: -turn, mirrored: true }, look: "lines" },
   ];
 }
 
 /** Nobody waits longer in a driveway; what was found by then is shown. */
-const LONGEST_MS = 12_000;
+const LONGEST_MS = 15_000;
 
 /**
  * Reads the VIN or plate in a photo: its codes first, then its text, turned until something is found.
@@ -77,10 +79,10 @@ async function readOpened(
     };
   let best: PhotoReading = { from: "text", vins: [], plates: [] };
   const started = performance.now();
-  for (const { turn, effort } of textTries(await angleOf(await createImageBitmap(picture)))) {
+  for (const [place, { turn, look }] of textTries(await angleOf(await createImageBitmap(picture))).entries()) {
     if (performance.now() - started > LONGEST_MS) break;
-    onStep(effort === "quick" ? "turned" : "text");
-    const text = await readText(await prepareForText(await createImageBitmap(picture), turn), effort);
+    onStep(place === 0 ? "text" : "turned");
+    const text = await readText(await prepareForText(await createImageBitmap(picture), turn), look);
     signal.throwIfAborted();
     const { vins: read, plates } = await vinClient().readText(text);
     if (best.vins.length === 0 && best.plates.length === 0) best = { from: "text", vins: read, plates };

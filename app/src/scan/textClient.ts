@@ -26,22 +26,18 @@ function open(): Promise<TextWorker> {
   return worker;
 }
 
-/** What is ink: told by one level for the whole picture, or by the light around each place, for a label in the shadow. */
+/** What is ink: told by one level for the whole picture, or by the light around each place. */
 const THRESHOLDS = { whole: "0", local: "2" } as const;
 
-/** How hard a picture is looked at: also for words that stand alone somewhere, or with its light as it falls. */
-export type TextEffort = "thorough" | "shadow" | "quick";
+/** How a picture is looked at: as lines of text, as lines of a label in the shadow, or for words that stand alone somewhere. */
+export type TextLook = "lines" | "shadow" | "words";
 
 /** The text in a picture, as read in a worker. */
-export async function readText(picture: Blob, effort: TextEffort): Promise<string> {
+export async function readText(picture: Blob, look: TextLook): Promise<string> {
   const [reader, { PSM }] = await Promise.all([open(), import("tesseract.js")]);
-  const texts: string[] = [];
-  for (const mode of effort === "thorough" ? [PSM.SINGLE_BLOCK, PSM.SPARSE_TEXT] : [PSM.SINGLE_BLOCK]) {
-    await reader.setParameters({
-      tessedit_pageseg_mode: mode,
-      thresholding_method: effort === "shadow" ? THRESHOLDS.local : THRESHOLDS.whole,
-    });
-    texts.push((await reader.recognize(picture)).data.text);
-  }
-  return texts.join("\n");
+  await reader.setParameters({
+    tessedit_pageseg_mode: look === "words" ? PSM.SPARSE_TEXT : PSM.SINGLE_BLOCK,
+    thresholding_method: look === "shadow" ? THRESHOLDS.local : THRESHOLDS.whole,
+  });
+  return (await reader.recognize(picture)).data.text;
 }
