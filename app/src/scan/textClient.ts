@@ -32,8 +32,20 @@ const THRESHOLDS = { whole: "0", local: "2" } as const;
 /** How a picture is looked at: as lines of text, as lines of a label in the shadow, or for words that stand alone somewhere. */
 export type TextLook = "lines" | "shadow" | "words";
 
-/** The text in a picture, as read in a worker. */
-export async function readText(picture: Blob, look: TextLook): Promise<string> {
+/** The text in a picture, as read in a worker; what was not read by `mostMs` is given up, and the worker with it. */
+export function readText(picture: Blob, look: TextLook, mostMs: number): Promise<string> {
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  const tooLong = new Promise<string>((resolve) => {
+    timer = setTimeout(() => {
+      void worker?.then((busy) => busy.terminate());
+      worker = undefined;
+      resolve("");
+    }, mostMs);
+  });
+  return Promise.race([recognize(picture, look), tooLong]).finally(() => clearTimeout(timer));
+}
+
+async function recognize(picture: Blob, look: TextLook): Promise<string> {
   const [reader, { PSM }] = await Promise.all([open(), import("tesseract.js")]);
   await reader.setParameters({
     tessedit_pageseg_mode: look === "words" ? PSM.SPARSE_TEXT : PSM.SINGLE_BLOCK,
