@@ -32,7 +32,8 @@ const LARGEST_NUMBER = 2_147_483_647;
  * readSearch("(360) 555-0111").phones //=> ["13605550111", "3605550111"]
  */
 export function readSearch(typed: string): SearchQuery {
-  const text = withoutLabel(typed.trim());
+  // Tabs and line ends come along when a text is copied; a null character is none that a database knows.
+  const text = withoutLabel(typed.replace(/\p{Cc}/gu, " ").trim());
   const email =
     /[^\s<>,;]*@[^\s<>,;]*/
       .exec(text)?.[0]

@@ -1,6 +1,7 @@
 import { createHash, randomBytes } from "node:crypto";
-import { QueryTypes, type Sequelize } from "sequelize";
+import type { Sequelize } from "sequelize";
 import type { Right } from "@mechanon/core";
+import { askPrepared } from "../db/askPrepared";
 import type { Scope } from "../scope";
 
 export const SESSION_COOKIE = "mechanon_session";
@@ -24,7 +25,7 @@ export interface SessionPerson extends Scope {
 
 /** The person behind a token; null for a stranger or an expired session. */
 export async function findSession(db: Sequelize, token: string): Promise<SessionPerson | null> {
-  const [row] = await db.query<{
+  const [row] = await askPrepared<{
     business_id: string;
     time_zone: string;
     business_name: string;
@@ -34,10 +35,11 @@ export async function findSession(db: Sequelize, token: string): Promise<Session
     role: string;
     is_mechanic: boolean;
   }>(
+    db,
     `select p.business_id, b.time_zone, b.name as business_name, p.id, p.name, p.rights, p.role, p.is_mechanic
      from sessions s join people p on p.business_id = s.business_id and p.id = s.person_id join businesses b on b.id = s.business_id
      where s.token_hash = $1 and s.expires_at > now()`,
-    { bind: [hashOf(token)], type: QueryTypes.SELECT },
+    [hashOf(token)],
   );
   if (!row) return null;
   return {

@@ -8,7 +8,13 @@ export function connect(databaseUrl: string): Sequelize {
     dialect: "postgres",
     logging: false,
     pool: { max: 12, idle: 10_000, acquire: 10_000 },
-    dialectOptions: { statement_timeout: 20_000, connectionTimeoutMillis: 5_000, application_name: "mechanon" },
+    dialectOptions: {
+      statement_timeout: 20_000,
+      connectionTimeoutMillis: 5_000,
+      application_name: "mechanon",
+      // Compiling a statement takes far longer than any of ours runs.
+      options: "-c jit=off",
+    },
     define: { underscored: true, timestamps: false },
   });
 }

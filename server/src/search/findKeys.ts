@@ -1,5 +1,6 @@
 import { isOneEditAway, LOCAL_PHONE_DIGITS, type KeyKind, type SearchQuery } from "@mechanon/core";
-import { QueryTypes, type Sequelize } from "sequelize";
+import type { Sequelize } from "sequelize";
+import { askPrepared } from "../db/askPrepared";
 
 export interface FoundKey {
   customerId: string;
@@ -62,13 +63,13 @@ async function look(
     return `(select ${index} as look, kind, key, customer_id, vehicle_id from customer_keys
       where business_id = $1 and kind = ${bound(kind)} and ${at} >= ${from} and ${at} < ${to} order by ${at} limit ${limit})`;
   });
-  const rows = await db.query<{
+  const rows = await askPrepared<{
     look: number;
     kind: KeyKind;
     key: string;
     customer_id: string;
     vehicle_id: string | null;
-  }>(selects.join(" union all "), { bind: values, type: QueryTypes.SELECT });
+  }>(db, selects.join(" union all "), values);
   return rows.flatMap(({ look: index, kind, key, customer_id: customerId, vehicle_id: vehicleId }) => {
     const asked = looks[index];
     return asked ? [{ kind, key, customerId, vehicleId, look: asked }] : [];

@@ -1,5 +1,6 @@
 import { FEWEST_NEAR, isNearMiss, otherSpellings, shapesOf } from "@mechanon/core";
-import { QueryTypes, type Sequelize } from "sequelize";
+import type { Sequelize } from "sequelize";
+import { askPrepared } from "../db/askPrepared";
 
 /** How well a kept word fits a typed one: itself, a longer one, itself spelled out or short, one that contains it, a near miss. */
 const FITS = { whole: 40, beginning: 30, spelling: 25, part: 20, near: 10 } as const;
@@ -34,58 +35,51 @@ export interface FittingWord {
 }
 
 /**
+ * For each typed word the kept ones that it may mean. The words come as one JSON, whose values no plan depends on: one
+ * plan serves them all. Its looks are fenced by offset, or the planner reads all words for the first few alike.
+ */
+const FIND = `
+  select token, way, word from jsonb_to_recordset($2::jsonb)
+    as typed(token int, whole text, "end" text, spellings text[], part text, shapes text[], letters int)
+  cross join lateral (
+    select 'whole' as way, word from search_words where business_id = $1 and word = whole
+    union all (select 'beginning', word from search_words where business_id = $1 and word > whole and word < "end"
+      order by word limit ${MOST_BEGINNINGS})
+    union all select 'spelling', word from search_words where business_id = $1 and word = any(spellings)
+    union all (select 'part', word from (
+      select word from search_words where business_id = $1 and word like part offset 0) with_part limit ${MOST_PARTS})
+    union all (select 'near', word from search_word_shapes
+      where business_id = $1 and shape = any(shapes) and not starts_with(word, whole)
+        and levenshtein_less_equal(whole, left(word, letters), ${MOST_EDITS}) <= ${MOST_EDITS}
+      group by word order by length(word), word limit ${MOST_NEAR_READ})) looks`;
+
+/** With about how many customers each word leads to. */
+const FIND_AND_COUNT = `
+  with frequent as materialized (${FREQUENT})
+  select token, way, word, coalesce(frequent.customers, case way when 'whole' then (select count(*)::int from (
+    select from customer_words where business_id = $1 and word = found.word limit ${MOST_COUNTED + 1}) some_of_them)
+    else ${TAKEN_FOR} end) as customers
+  from (${FIND}) found left join frequent using (word)`;
+
+/**
  * For each typed word the kept ones that it may mean, best first. In one query, since the way to the database takes
  * longer than most looks.
  */
 export async function findWords(db: Sequelize, businessId: string, typed: string[]): Promise<FittingWord[][]> {
-  const values: unknown[] = [businessId];
-  const bound = (value: unknown): string => `$${values.push(value)}`;
-  const looks = typed.flatMap((word, token) => {
-    const whole = bound(word);
-    const from = (way: keyof typeof FITS, rest: string): string =>
-      `(select ${token} as token, '${way}' as way, ${rest})`;
-    return [
-      from("whole", `word from search_words where business_id = $1 and word = ${whole}`),
-      from(
-        "beginning",
-        `word from search_words where business_id = $1 and word > ${whole} and word < ${bound(`${word}\u{10FFFF}`)}
-         order by word limit ${MOST_BEGINNINGS}`,
-      ),
-      ...otherSpellings(word).map((other) =>
-        from("spelling", `word from search_words where business_id = $1 and word = ${bound(other)}`),
-      ),
-      ...(word.length < FEWEST_FOR_PARTS
-        ? []
-        : [
-            from(
-              "part",
-              `word from search_words where business_id = $1 and word like ${bound(`%${word.replace(/[\\%_]/g, "\\$&")}%`)}
-               limit ${MOST_PARTS}`,
-            ),
-          ]),
-      ...(word.length < FEWEST_NEAR
-        ? []
-        : [
-            from(
-              "near",
-              `word from search_word_shapes where business_id = $1 and shape = any(${bound(shapesOf(word))})
-               and not starts_with(word, ${whole})
-               and levenshtein_less_equal(${whole}, left(word, ${bound([...word].length)}), ${MOST_EDITS}) <= ${MOST_EDITS}
-               group by word order by length(word), word limit ${MOST_NEAR_READ}`,
-            ),
-          ]),
-    ];
-  });
-  const found = looks.join(" union all ");
-  const counted = `
-    with frequent as materialized (${FREQUENT})
-    select token, way, word, coalesce(frequent.customers, case way when 'whole' then (select count(*)::int from (
-      select from customer_words where business_id = $1 and word = found.word limit ${MOST_COUNTED + 1}) some_of_them)
-      else ${TAKEN_FOR} end) as customers
-    from (${found}) found left join frequent using (word)`;
-  const rows = await db.query<{ token: number; way: keyof typeof FITS; word: string; customers: number }>(
-    typed.length === 1 ? `select token, way, word, 0 as customers from (${found}) found` : counted,
-    { bind: values, type: QueryTypes.SELECT },
+  const looked = typed.map((word, token) => ({
+    token,
+    whole: word,
+    end: `${word}\u{10FFFF}`,
+    spellings: otherSpellings(word),
+    // Nothing is like null: a short word is a part of too many.
+    part: word.length < FEWEST_FOR_PARTS ? null : `%${word.replace(/[\\%_]/g, "\\$&")}%`,
+    shapes: word.length < FEWEST_NEAR ? [] : shapesOf(word),
+    letters: [...word].length,
+  }));
+  const rows = await askPrepared<{ token: number; way: keyof typeof FITS; word: string; customers?: number }>(
+    db,
+    typed.length === 1 ? FIND : FIND_AND_COUNT,
+    [businessId, JSON.stringify(looked)],
   );
   return typed.map((word, token) =>
     fittingWords(
@@ -97,11 +91,11 @@ export async function findWords(db: Sequelize, businessId: string, typed: string
 
 function fittingWords(
   typed: string,
-  rows: readonly { way: keyof typeof FITS; word: string; customers: number }[],
+  rows: readonly { way: keyof typeof FITS; word: string; customers?: number }[],
 ): FittingWord[] {
   const fitting = new Map<string, FittingWord>();
   let nearLeft = MOST_NEAR;
-  for (const { word, way, customers } of rows) {
+  for (const { word, way, customers = 0 } of rows) {
     if (fitting.has(word)) continue;
     if (way === "near" && (nearLeft === 0 || !isNearMiss(typed, word))) continue;
     if (way === "near") nearLeft -= 1;

@@ -71,6 +71,8 @@ describe("the search", () => {
     ["a name copied with its phone", "Maren Oyelaran (360) 555-0111", "Maren Oyelaran"],
     ["a misspelled name and a plate", "oyeloran LRK12O4", "Maren Oyelaran"],
     ["a plate with its state", "LRK1204 WA", "Maren Oyelaran"],
+    ["a name copied from a table", "maren\toyelaran\r\n", "Maren Oyelaran"],
+    ["an email with a null character", "maren@\u0000", "Maren Oyelaran"],
     ["a phone copied from a link", "tel:+13605550111", "Maren Oyelaran"],
     ["an email copied with its name", "Maren <maren@example.com>", "Maren Oyelaran"],
     ["a local phone with two digits swapped", "555-1011", "Maren Oyelaran"],

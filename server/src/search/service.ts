@@ -9,7 +9,8 @@ import {
   type SearchQuery,
 } from "@mechanon/core";
 import type { Found, FoundCustomer, Vehicle } from "@mechanon/contract";
-import { QueryTypes, type Sequelize } from "sequelize";
+import type { Sequelize } from "sequelize";
+import { askPrepared } from "../db/askPrepared";
 import type { WorkOrderRow } from "../db/models";
 import type { Scope } from "../scope";
 import { listWorkOrders } from "../workOrders/summaries";
@@ -85,7 +86,7 @@ async function atAGlance(
   query: SearchQuery,
 ): Promise<FoundCustomer[]> {
   if (ids.length === 0) return [];
-  const rows = await db.query<Glanced>(GLANCE, { bind: [businessId, ids, searchedCarIds], type: QueryTypes.SELECT });
+  const rows = await askPrepared<Glanced>(db, GLANCE, [businessId, ids, searchedCarIds]);
   const byId = new Map(rows.map((row) => [row.id, row]));
   return ids.flatMap((id) => {
     const row = byId.get(id);
