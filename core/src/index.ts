@@ -24,7 +24,14 @@ export {
   type TextConsent,
 } from "./customers/details";
 export { approvalLimitOf, approversOf, type Approver } from "./customers/approvers";
-export { LIKENESSES, isSurelySame, likenesses, type Compared, type Likeness } from "./customers/likeness";
+export {
+  LIKENESSES,
+  isSurelySame,
+  surelySameKeys,
+  likenesses,
+  type Compared,
+  type Likeness,
+} from "./customers/likeness";
 export { mergedDetails } from "./customers/mergedDetails";
 export { tidyName } from "./customers/personName";
 export { readPhone, showPhone } from "./customers/phone";

@@ -1,6 +1,6 @@
 import { noAccessNotes, noDetails, type CustomerDetails } from "./details";
 import { approvalLimitOf, approversOf } from "./approvers";
-import { isSurelySame, likenesses, type Compared } from "./likeness";
+import { isSurelySame, likenesses, surelySameKeys, type Compared } from "./likeness";
 import { mergedDetails } from "./mergedDetails";
 import { tidyName } from "./personName";
 import { readPhone, showPhone } from "./phone";
@@ -74,10 +74,12 @@ describe("likely the same", () => {
   ])("%s", (_what, other, why, sure) => {
     expect(likenesses(maren, other)).toEqual(why);
     expect(isSurelySame(likenesses(other, maren))).toBe(sure);
+    expect(surelySameKeys(other).some((key) => surelySameKeys(maren).includes(key))).toBe(sure);
   });
   it("sees a contact's phone", () => {
     const contacts = [{ id: "c", name: "I", role: "", phone: phone("+13605550111"), email: null, approvalLimitCents: 0, mayPay: false, mayHandOverKeys: false }]; // prettier-ignore
     expect(likenesses(maren, who("Idris", { contacts }))).toEqual(["phone"]);
+    expect(surelySameKeys(who("Idris", { contacts }))).toEqual(["+13605550111"]);
   });
 });
 

@@ -19,7 +19,7 @@ export interface Compared {
 
 /** Why two records may be the same customer; empty when nothing says so. Sorted, the surest first. */
 export function likenesses(a: Compared, b: Compared): Likeness[] {
-  const sameName = wordsOf(a.name).sort().join(" ") === wordsOf(b.name).sort().join(" ") && a.name.trim() !== "";
+  const sameName = nameKey(a) === nameKey(b) && a.name.trim() !== "";
   const atStreet = placesOf(a).some((one) => placesOf(b).some((other) => sameStreet(one.street, other.street)));
   const inTown = placesOf(a).some((one) => placesOf(b).some((other) => one.town !== "" && fold(one.town) === fold(other.town))); // prettier-ignore
   const holds: Record<Likeness, boolean> = {
@@ -35,6 +35,25 @@ export function likenesses(a: Compared, b: Compared): Likeness[] {
 /** Whether two records are taken for one without asking anybody: a phone or email in common, or name and house. */
 export function isSurelySame(found: readonly Likeness[]): boolean {
   return found.some((likeness) => likeness === "phone" || likeness === "email" || likeness === "nameAndStreet");
+}
+
+/**
+ * Keys of which two records have one in common when they are surely the same: for many records, that are not held
+ * against each other one by one. A street without its house number is no key.
+ */
+export function surelySameKeys(record: Compared): string[] {
+  const houses = placesOf(record).filter(({ street }) => streetKey(street) !== "" && houseNumber(street) !== "");
+  return [
+    ...phonesOf(record),
+    ...emailsOf(record),
+    ...(record.name.trim() === ""
+      ? []
+      : houses.map(({ street }) => `${nameKey(record)}, ${houseNumber(street)} ${streetKey(street)}`)),
+  ];
+}
+
+function nameKey({ name }: Compared): string {
+  return wordsOf(name).sort().join(" ");
 }
 
 function phonesOf({ phones, contacts }: Compared): string[] {

@@ -69,7 +69,6 @@ export async function sureCandidates(
   db: Sequelize,
   businessId: string,
   drafts: readonly Compared[],
-  transaction?: Transaction,
 ): Promise<string[]> {
   const houses = drafts.flatMap((draft) =>
     streetsOf(draft).flatMap((street) => longestWords(draft).map((named) => ({ street, named }))),
@@ -91,7 +90,6 @@ export async function sureCandidates(
         houses.map(({ named }) => named),
       ],
       type: QueryTypes.SELECT,
-      transaction,
     },
   );
   return rows.map(({ customer_id: id }) => id);

@@ -75,7 +75,7 @@ export async function writeTerms(
   );
   await db.query(
     `insert into customer_words (business_id, word, field, customer_id)
-     select $1, * from unnest($2::text[], $3::smallint[], $4::uuid[]) on conflict do nothing`,
+     select $1, * from unnest($2::text[], $3::smallint[], $4::uuid[])`,
     {
       bind: [
         businessId,

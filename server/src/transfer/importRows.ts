@@ -4,13 +4,14 @@ import {
   mergedDetails,
   normalizePlate,
   readImportRow,
+  surelySameKeys,
   type Compared,
   type CustomerDetails,
   type ImportedCar,
   type ImportedRow,
 } from "@mechanon/core";
 import type { RowOutcome } from "@mechanon/contract";
-import type { Sequelize, Transaction } from "sequelize";
+import type { Sequelize } from "sequelize";
 import { v7 as uuid } from "uuid";
 import { sureCandidates } from "../customers/likely";
 import type { NewVehicle } from "../customers/insertCustomers";
@@ -47,7 +48,6 @@ export async function planRows(
   file: Pick<ImportFile, "businessId" | "mapping" | "doubles" | "columns" | "format">,
   rows: readonly ImportRow[],
   seen: SeenRows,
-  transaction?: Transaction,
 ): Promise<PlannedRow[]> {
   const { businessId, mapping, doubles } = file;
   const reads = rows.map((row) => ({ row, read: readImportRow(row.cells, mapping) }));
@@ -56,18 +56,16 @@ export async function planRows(
     db,
     businessId,
     sound.map(({ read }) => comparedOf(read)),
-    transaction,
   );
   const kept = await CustomerRow.findAll({
     where: { businessId, id: ids, erasedAt: null, mergedInto: null },
-    transaction,
   });
   const index = new KeptIndex(kept);
   return reads.map(({ row, read }): PlannedRow => {
     const remarks = [...read.remarks, ...raggedRemark(file, row)];
     if (read.fault !== null)
       return { row, read, outcome: "fault", remarks: [read.fault, ...remarks], known: null, joinsRow: null };
-    const joinsRow = doubles === "add" ? null : seen.meet(row.row, sameKeys(read));
+    const joinsRow = doubles === "add" ? null : seen.meet(row.row, surelySameKeys(comparedOf(read)));
     if (joinsRow !== null)
       return {
         row,
@@ -114,16 +112,6 @@ function keysOf({ name, phones, emails, contacts }: Compared): string[] {
   ].filter((key) => key !== "");
 }
 
-/** Two rows of one file are one customer when a phone or email is the same, or the name and the street. */
-function sameKeys({ name, details }: ImportedRow): string[] {
-  const street = details.serviceAddresses[0]?.place.street ?? "";
-  return [
-    ...details.phones.map(({ number }) => number),
-    ...details.emails.map(({ address }) => address.toLowerCase()),
-    ...(street === "" ? [] : [`${name} ${street}`.toLowerCase()]),
-  ];
-}
-
 function raggedRemark({ columns, format }: Pick<ImportFile, "columns" | "format">, { cells }: ImportRow): string[] {
   if (format !== "csv" || cells.length === columns.length) return [];
   return [`the row has ${cells.length} columns, the heading ${columns.length}`];
@@ -148,7 +136,6 @@ export async function newCars(
   planned: readonly PlannedRow[],
   homeRegion: string,
   taken: Set<string>,
-  transaction?: Transaction,
 ): Promise<Map<number, NewVehicle>> {
   const cars = planned.flatMap(({ row, read }) =>
     read.car ? [{ row: row.row, car: toNewVehicle(read.car, homeRegion) }] : [],
@@ -156,7 +143,6 @@ export async function newCars(
   const kept = await VehicleRow.findAll({
     attributes: ["vin", "region", "plateKey"],
     where: { businessId, vin: cars.flatMap(({ car }) => car.vin ?? []) },
-    transaction,
   });
   const keptByPlate = await VehicleRow.findAll({
     attributes: ["vin", "region", "plateKey"],
@@ -166,7 +152,6 @@ export async function newCars(
       region: [...new Set(cars.flatMap(({ car }) => car.region ?? []))],
       plateKey: cars.flatMap(({ car }) => car.plateKey ?? []),
     },
-    transaction,
   });
   const keys = new Set([...kept, ...keptByPlate].flatMap(carKeys));
   const fresh = new Map<number, NewVehicle>();

@@ -16,7 +16,7 @@ import { undoRows } from "./undoImport";
 
 export const IMPORT_TASK = "import";
 export const importPayload = z.object({ businessId: z.string(), importId: z.string() });
-const BATCH = 300;
+const BATCH = 500;
 const SAMPLE_ROWS = 20;
 
 type Parts = Pick<Deps, "db" | "log">;
@@ -90,8 +90,8 @@ async function readFile({ db }: Parts, file: ImportFile): Promise<void> {
 async function checkRows({ db }: Parts, file: ImportFile): Promise<void> {
   const { businessId, id: importId } = file;
   const seen = new SeenRows();
-  await eachBatch(file, {}, async (rows) => {
-    const planned = await planRows(db, file, rows, seen);
+  const plan = async (rows: ImportRow[]): Promise<PlannedRow[]> => planRows(db, file, rows, seen);
+  await eachBatch(file, {}, plan, async (planned) => {
     await db.query(
       `update import_rows set outcome = p.outcome, name = p.name, remarks = array(select jsonb_array_elements_text(p.remarks)),
          joins_row = p.joins_row, customer_id = p.customer_id
@@ -102,8 +102,8 @@ async function checkRows({ db }: Parts, file: ImportFile): Promise<void> {
           businessId,
           importId,
           JSON.stringify(planned.map(({ row, read, outcome, remarks, known, joinsRow }) => ({ row: row.row, outcome, name: read.name, remarks, joins_row: joinsRow, customer_id: known?.id ?? null }))),
-          rows[0]?.row ?? 0,
-          rows.at(-1)?.row ?? 0,
+          planned[0]?.row.row ?? 0,
+          planned.at(-1)?.row.row ?? 0,
         ],
       },
     ); // prettier-ignore
@@ -117,13 +117,13 @@ async function applyRows({ db }: Parts, file: ImportFile): Promise<void> {
   const homeRegion = business.settings.regions[0] ?? "";
   const seen = new SeenRows();
   const takenCars = new Set<string>();
-  await eachBatch(file, { chosen: true, applied: false }, async (rows) => {
-    await db.transaction(async (transaction) => {
-      const planned = await planRows(db, file, rows, seen, transaction);
-      const cars = await newCars(businessId, planned, homeRegion, takenCars, transaction);
-      await applyBatch(db, file, planned, cars, transaction);
-    });
-  });
+  const plan = async (rows: ImportRow[]): Promise<{ planned: PlannedRow[]; cars: FreshCars }> => {
+    const planned = await planRows(db, file, rows, seen);
+    return { planned, cars: await newCars(businessId, planned, homeRegion, takenCars) };
+  };
+  await eachBatch(file, { chosen: true, applied: false }, plan, ({ planned, cars }) =>
+    db.transaction((transaction) => applyBatch(db, file, planned, cars, transaction)),
+  );
   // The rows say all that is needed from here on; a file full of people is not kept longer than that.
   const columns = file.columns.map(({ heading }) => ({ heading, samples: [] }));
   await file.update({ status: "done", doneCount: file.rowCount, bytes: Buffer.alloc(0), columns });
@@ -188,7 +188,7 @@ async function fillCustomers(
   const ids = [...new Set(fills.flatMap((plan) => targetOf(plan) ?? []))];
   if (ids.length === 0) return [];
   const rows = await CustomerRow.findAll({
-    where: { businessId, id: ids },
+    where: { businessId, id: ids, erasedAt: null, mergedInto: null },
     order: ["id"],
     lock: transaction.LOCK.UPDATE,
     transaction,
@@ -199,7 +199,11 @@ async function fillCustomers(
   for (const plan of fills) {
     const customerId = targetOf(plan);
     const target = customerId === null ? undefined : now.get(customerId);
-    if (customerId === null || !target) continue;
+    if (customerId === null || !target) {
+      // Erased or merged since it was planned.
+      done.push({ row: plan.row.row, outcome: "skips", customer_id: null, vehicle_id: null, before: null, version_after: null }); // prettier-ignore
+      continue;
+    }
     const before = target.details;
     target.details = joinedDetails(before, plan.read);
     target.version += 1;
@@ -247,19 +251,25 @@ async function noteRows(
   );
 }
 
-/** Goes through the rows in order, batch by batch, and tells how far it is. */
-async function eachBatch(
+/**
+ * Goes through the rows in order, batch by batch, and tells how far it is. A batch is planned while the one before it is
+ * kept, so a plan must not need what that one brings; rows that belong together are known by their file.
+ */
+async function eachBatch<Plan>(
   file: ImportFile,
   only: { chosen?: boolean; applied?: boolean },
-  work: (rows: ImportRow[]) => Promise<void>,
+  plan: (rows: ImportRow[]) => Promise<Plan>,
+  keep: (planned: Plan) => Promise<void>,
 ): Promise<void> {
   const { businessId, id: importId } = file;
-  let last = 0;
-  for (;;) {
-    const rows = await nextRows(businessId, importId, last, only);
-    if (rows.length === 0) return;
-    await work(rows);
-    last = rows.at(-1)?.row ?? last;
+  const planAfter = async (row: number): Promise<{ planned: Plan; last: number } | null> => {
+    const rows = await nextRows(businessId, importId, row, only);
+    return rows.length === 0 ? null : { planned: await plan(rows), last: rows.at(-1)?.row ?? row };
+  };
+  let batch = await planAfter(0);
+  while (batch) {
+    const { planned, last } = batch;
+    [batch] = await Promise.all([planAfter(last), keep(planned)]);
     await file.update({ doneCount: last });
     // Whoever waits for the same process gets a turn.
     await new Promise((resolve) => setImmediate(resolve));

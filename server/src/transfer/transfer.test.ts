@@ -101,6 +101,18 @@ describe("a CSV file", () => {
     expect(await sheetOf("Maren Oyelaran")).toEqual(marenBefore);
   });
 
+  it("joins rows of one customer however far apart they stand in the file", async () => {
+    const rows = Array.from({ length: 1300 }, (_, index) => {
+      const [who, again] = [index % 650, index >= 650];
+      const house = `${who} Skerry ${again ? "St" : "Street"}`;
+      return `Far${who} Apart,${who % 2 === 0 ? `+1360556${1000 + who}` : ""},${again ? house.toUpperCase() : house},FAR${index}`;
+    });
+    const file = await bringIn(["Name,Phone,Street,Plate", ...rows].join("\n"));
+    expect(file).toMatchObject({ status: "done", doneCount: 1300, counts: { new: 650, joins: 650 } });
+    expect((await sheetOf("far649 apart"))?.vehicles.map(({ plate }) => plate)).toEqual(["FAR649", "FAR1299"]);
+    expect(await step(file.id, "undo")).toMatchObject({ status: "undone", keptByUndo: 0 });
+  });
+
   it("leaves with an undo whom somebody has worked with since", async () => {
     const file = await bringIn("Name,Phone,Plate\nUna Kettle,360 555 0211,UNA0211\nIda Kettle,360 555 0212,IDA0212");
     const una = await sheetOf("una kettle");
