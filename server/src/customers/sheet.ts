@@ -1,6 +1,7 @@
 import { jobTotals, showVehicle, type WorkOrderState } from "@mechanon/core";
 import type { CustomerSheet, CustomerVisit } from "@mechanon/contract";
-import { Op, QueryTypes, type Sequelize } from "sequelize";
+import { Op, type Sequelize } from "sequelize";
+import { askPrepared } from "../db/askPrepared";
 import { CustomerMerge, CustomerRow, Person, VehiclePersonRow, VehicleRow, WorkOrderRow } from "../db/models";
 import type { Scope } from "../scope";
 import { toVehicle } from "../vehicles/toVehicle";
@@ -22,7 +23,7 @@ export async function customerSheet(db: Sequelize, scope: Scope, askedId: string
   const { id } = customer;
   const [vehicles, openWork, pastWork, pastWorkCount, owed, laterRows, coming, last, messages, merges, drives] =
     await Promise.all([
-      VehicleRow.findAll({ where: { businessId, customerId: id }, order: ["year", "id"] }),
+      VehicleRow.findAll({ where: { businessId, customerId: id }, order: ["year", "id"], raw: true }),
       listWorkOrders(scope, { customerId: id, waitsFor: { [Op.ne]: null } }, { order: [["openedAt", "DESC"]], limit: MOST_OPEN }),
       pastWorkPage(scope, { customerId: id }, 0),
       WorkOrderRow.count({ where: { businessId, customerId: id, waitsFor: null } }),
@@ -131,7 +132,7 @@ function lastVisits(db: Sequelize, businessId: string, customerId: string): Prom
 }
 
 async function readVisits(db: Sequelize, sql: string, bind: string[]): Promise<CustomerVisit[]> {
-  const rows = await db.query<VisitFound>(sql, { bind, type: QueryTypes.SELECT });
+  const rows = await askPrepared<VisitFound>(db, sql, bind);
   return rows.map(({ id, work_order_id: workOrderId, starts_at: startsAt, mechanic, street, cancelled, ...car }) => ({
     id,
     workOrderId,
@@ -144,12 +145,13 @@ async function readVisits(db: Sequelize, sql: string, bind: string[]): Promise<C
 }
 
 async function lastMessages(db: Sequelize, businessId: string, customerId: string): Promise<CustomerSheet["messages"]> {
-  const rows = await db.query<{ id: string; text: string; status: "waiting" | "sent"; created_at: Date }>(
+  const rows = await askPrepared<{ id: string; text: string; status: "waiting" | "sent"; created_at: Date }>(
+    db,
     `select messages.id, text, status, messages.created_at from work_orders
      join messages on messages.business_id = $1 and messages.work_order_id = work_orders.id
      where work_orders.business_id = $1 and work_orders.customer_id = $2
      order by messages.created_at desc limit ${MOST_MESSAGES}`,
-    { bind: [businessId, customerId], type: QueryTypes.SELECT },
+    [businessId, customerId],
   );
   return rows.map(({ created_at: at, ...message }) => ({ ...message, at: at.toISOString() }));
 }
