@@ -20,6 +20,9 @@ export function readPhone(typed: string): Pick<CustomerPhone, "number" | "extens
 
 /** The digits of a stored phone after its country. @example nationalDigits("+493012345678") //=> "3012345678" */
 export function nationalDigits(e164: string): string {
+  // Most are of the home country, and an import keeps tens of thousands of them.
+  const [, home] = /^\+1([2-9]\d{9})$/.exec(e164) ?? [];
+  if (home !== undefined) return home;
   return parse(e164)?.nationalNumber ?? e164.replace(/\D/g, "");
 }
 

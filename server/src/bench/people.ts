@@ -7,6 +7,7 @@ import { Business, Person } from "../db/models";
 import { start, type Running } from "../start";
 import { generatePeople, generateWork, type MadeUpCustomer } from "./generate";
 import { Chance, madeUpNames } from "./madeUp";
+import { readTicks, stolenPercent } from "./stolen";
 
 /** Times the search and the customer sheet on made-up data of two sizes. Needs PG_ADMIN_URL; prints a JSON line per figure. */
 
@@ -245,8 +246,13 @@ function round(value: number): number {
   return Math.round(value * 100) / 100;
 }
 
+let ticks = readTicks();
+
+/** A figure, with what neighbors on the machine took of it. */
 function print(figure: object): void {
-  process.stdout.write(`${JSON.stringify({ bench: "people", ...figure })}\n`);
+  const now = readTicks();
+  process.stdout.write(`${JSON.stringify({ bench: "people", ...figure, stolenPercent: stolenPercent(ticks, now) })}\n`);
+  ticks = now;
 }
 
 void main().then(

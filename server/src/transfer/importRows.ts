@@ -59,6 +59,7 @@ export async function planRows(
   );
   const kept = await CustomerRow.findAll({
     where: { businessId, id: ids, erasedAt: null, mergedInto: null },
+    raw: true,
   });
   const index = new KeptIndex(kept);
   return reads.map(({ row, read }): PlannedRow => {

@@ -192,6 +192,7 @@ async function fillCustomers(
     order: ["id"],
     lock: transaction.LOCK.UPDATE,
     transaction,
+    raw: true,
   });
   const now = new Map(rows.map(({ id, details, version }) => [id, { details, version }]));
   const done: Done[] = [];
@@ -286,5 +287,6 @@ function nextRows(
     where: { businessId, importId, row: { [Op.gt]: after }, ...only },
     order: ["row"],
     limit: BATCH,
+    raw: true,
   });
 }
