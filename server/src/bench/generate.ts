@@ -13,6 +13,7 @@ import type { Client } from "pg";
 import type { Sequelize } from "sequelize";
 import { v7 as uuid } from "uuid";
 import { insertCustomers } from "../customers/insertCustomers";
+import { indexCustomers } from "../search/indexCustomers";
 import { Chance, madeUpNames, madeUpStreets } from "./madeUp";
 
 export interface MadeUpCustomer {
@@ -175,7 +176,10 @@ async function insertBatch(db: Sequelize, businessId: string, batch: MadeUpCusto
       unitNumber: null,
     })),
   }));
-  await db.transaction((transaction) => insertCustomers(db, businessId, customers, transaction));
+  await db.transaction(async (transaction) => {
+    await insertCustomers(db, businessId, customers, transaction);
+    await indexCustomers(db, businessId, customers.map(({ id }) => id), transaction); // prettier-ignore
+  });
 }
 
 /** States of a work order done and paid, one with something put off, one waiting for an answer; ids to be filled in. */

@@ -1,6 +1,5 @@
-import { searchTerms, type CustomerDetails, type CustomerKind } from "@mechanon/core";
+import type { CustomerDetails, CustomerKind } from "@mechanon/core";
 import type { Sequelize, Transaction } from "sequelize";
-import { SEARCH_VERSION, writeTerms } from "../search/indexCustomers";
 
 export interface NewVehicle {
   id: string;
@@ -22,7 +21,7 @@ export interface NewCustomer {
   vehicles: NewVehicle[];
 }
 
-/** Keeps many new customers with their cars at once, with what they are searched by. */
+/** Keeps many new customers with their cars at once; they have to be indexed after it to be found. */
 export async function insertCustomers(
   db: Sequelize,
   businessId: string,
@@ -30,8 +29,8 @@ export async function insertCustomers(
   transaction: Transaction,
 ): Promise<void> {
   await db.query(
-    `insert into customers (business_id, id, kind, name, details, search_version)
-     select $1, *, ${SEARCH_VERSION} from unnest($2::uuid[], $3::text[], $4::text[], $5::jsonb[])`,
+    `insert into customers (business_id, id, kind, name, details)
+     select $1, * from unnest($2::uuid[], $3::text[], $4::text[], $5::jsonb[])`,
     {
       bind: [
         businessId,
@@ -49,11 +48,6 @@ export async function insertCustomers(
     customers.flatMap(({ id: customerId, vehicles }) => vehicles.map((vehicle) => ({ ...vehicle, customerId }))),
     transaction,
   );
-  const terms = customers.map(({ id, kind, name, details, vehicles }) => ({
-    id,
-    ...searchTerms({ kind, name, ...details }, vehicles),
-  }));
-  await writeTerms(db, businessId, terms, transaction);
 }
 
 /** Keeps many new cars at once; their owners have to be indexed after it. */

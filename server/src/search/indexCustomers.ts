@@ -20,14 +20,23 @@ export async function indexCustomers(
     order: ["id"],
     lock: transaction.LOCK.UPDATE,
     transaction,
+    raw: true,
   });
   // Who drives a car is found by it, too.
-  const driven = await VehiclePersonRow.findAll({ where: { businessId, customerId: ids }, transaction });
+  const driven = await VehiclePersonRow.findAll({ where: { businessId, customerId: ids }, transaction, raw: true });
   const vehicles = await VehicleRow.findAll({
     attributes: ["id", "customerId", "vin", "plateKey", "make", "model", "color", "unitNumber", "nickname"],
     where: { businessId, [Op.or]: [{ customerId: ids }, { id: driven.map(({ vehicleId }) => vehicleId) }] },
     transaction,
+    raw: true,
   });
+  const carsOf = new Map<string, Set<VehicleRow>>(ids.map((id) => [id, new Set()]));
+  const carOf = new Map(vehicles.map((car) => [car.id, car]));
+  for (const car of vehicles) carsOf.get(car.customerId)?.add(car);
+  for (const { customerId, vehicleId } of driven) {
+    const car = carOf.get(vehicleId);
+    if (car) carsOf.get(customerId)?.add(car);
+  }
   for (const table of ["customer_words", "customer_keys"])
     await db.query(`delete from ${table} where business_id = $1 and customer_id = any($2)`, {
       bind: [businessId, ids],
@@ -37,12 +46,7 @@ export async function indexCustomers(
     .filter(({ mergedInto, erasedAt }) => !mergedInto && !erasedAt)
     .map(({ id, kind, name, details }) => ({
       id,
-      ...searchTerms(
-        { kind, name, ...details },
-        vehicles.filter(
-          (car) => car.customerId === id || driven.some((link) => link.customerId === id && link.vehicleId === car.id),
-        ),
-      ),
+      ...searchTerms({ kind, name, ...details }, [...(carsOf.get(id) ?? [])]),
     }));
   await writeTerms(db, businessId, terms, transaction);
   await db.query("update customers set search_version = $3 where business_id = $1 and id = any($2)", {
@@ -52,7 +56,7 @@ export async function indexCustomers(
 }
 
 /** Appends the terms of customers that have none yet. */
-export async function writeTerms(
+async function writeTerms(
   db: Sequelize,
   businessId: string,
   terms: readonly ({ id: string } & SearchTerms)[],

@@ -7,7 +7,7 @@ import { loadRules } from "../settings/service";
 import { CustomerRow, ImportFile, ImportRow } from "../db/models";
 import { insertCustomers, insertVehicles } from "../customers/insertCustomers";
 import type { Deps } from "../scope";
-import { indexCustomers } from "../search/indexCustomers";
+import { indexCustomers, indexOutdated } from "../search/indexCustomers";
 import { SeenRows, joinedDetails, newCars, planRows, withIds, type PlannedRow } from "./importRows";
 import { readCsv, samplesOf } from "./readCsv";
 import { textOf } from "./readText";
@@ -91,7 +91,7 @@ async function checkRows({ db }: Parts, file: ImportFile): Promise<void> {
   const { businessId, id: importId } = file;
   const seen = new SeenRows();
   const plan = async (rows: ImportRow[]): Promise<PlannedRow[]> => planRows(db, file, rows, seen);
-  await eachBatch(file, {}, plan, async (planned) => {
+  const keep = async (planned: PlannedRow[]): Promise<void> => {
     await db.query(
       `update import_rows set outcome = p.outcome, name = p.name, remarks = array(select jsonb_array_elements_text(p.remarks)),
          joins_row = p.joins_row, customer_id = p.customer_id
@@ -107,7 +107,8 @@ async function checkRows({ db }: Parts, file: ImportFile): Promise<void> {
         ],
       },
     ); // prettier-ignore
-  });
+  };
+  await eachBatch(file, {}, { plan, keep, finish: () => Promise.resolve() });
   await file.update({ status: "checked", doneCount: file.rowCount });
 }
 
@@ -121,9 +122,18 @@ async function applyRows({ db }: Parts, file: ImportFile): Promise<void> {
     const planned = await planRows(db, file, rows, seen);
     return { planned, cars: await newCars(businessId, planned, homeRegion, takenCars) };
   };
-  await eachBatch(file, { chosen: true, applied: false }, plan, ({ planned, cars }) =>
-    db.transaction((transaction) => applyBatch(db, file, planned, cars, transaction)),
+  await eachBatch(
+    file,
+    { chosen: true, applied: false },
+    {
+      plan,
+      keep: ({ planned, cars }) => db.transaction((transaction) => applyBatch(db, file, planned, cars, transaction)),
+      finish: (customerIds) =>
+        db.transaction((transaction) => indexCustomers(db, businessId, customerIds, transaction)),
+    },
   );
+  // Whom a step kept that was broken off before they were indexed.
+  await indexOutdated(db);
   // The rows say all that is needed from here on; a file full of people is not kept longer than that.
   const columns = file.columns.map(({ heading }) => ({ heading, samples: [] }));
   await file.update({ status: "done", doneCount: file.rowCount, bytes: Buffer.alloc(0), columns });
@@ -141,14 +151,17 @@ interface Done {
   version_after: number | null;
 }
 
-/** Keeps what a batch brings, in few statements: new customers, then those that are joined or filled. */
+/**
+ * Keeps what a batch brings, in few statements: new customers, then those that are joined or filled.
+ * @returns All of them, who are to be indexed.
+ */
 async function applyBatch(
   db: Deps["db"],
   file: ImportFile,
   planned: readonly PlannedRow[],
   cars: FreshCars,
   transaction: Transaction,
-): Promise<void> {
+): Promise<string[]> {
   const { businessId } = file;
   const made = planned
     .filter(({ outcome }) => outcome === "new")
@@ -169,11 +182,13 @@ async function applyBatch(
   const targetOf = ({ known, joinsRow }: PlannedRow): string | null =>
     known?.id ?? idOfRow.get(joinsRow ?? 0) ?? earlier.get(joinsRow ?? 0) ?? null;
   const fills = rest.filter(({ outcome }) => outcome === "fills" || outcome === "joins");
-  done.push(...(await fillCustomers(db, file, fills, targetOf, cars, transaction)));
+  const filled = await fillCustomers(db, file, fills, targetOf, cars, transaction);
+  done.push(...filled);
   for (const plan of rest)
     if (plan.outcome === "fault" || plan.outcome === "skips")
       done.push({ row: plan.row.row, outcome: plan.outcome, customer_id: plan.known?.id ?? null, vehicle_id: null, before: null, version_after: null }); // prettier-ignore
   await noteRows(db, file, done, transaction);
+  return [...made.map(({ id }) => id), ...filled.flatMap(({ customer_id: id }) => id ?? [])];
 }
 
 /** Fills in customers row by row in memory, and keeps the outcome at once. */
@@ -213,13 +228,12 @@ async function fillCustomers(
     done.push({ row: plan.row.row, outcome: plan.outcome, customer_id: customerId, vehicle_id: car?.id ?? null, before, version_after: target.version }); // prettier-ignore
   }
   await db.query(
-    `update customers set details = p.details, version = p.version
+    `update customers set details = p.details, version = p.version, search_version = 0
      from jsonb_to_recordset($2::jsonb) as p(id uuid, details jsonb, version int)
      where business_id = $1 and customers.id = p.id`,
     { bind: [businessId, JSON.stringify([...now].map(([id, changed]) => ({ id, ...changed })))], transaction },
   );
   await insertVehicles(db, businessId, fresh, transaction);
-  await indexCustomers(db, businessId, ids, transaction);
   return done;
 }
 
@@ -252,15 +266,22 @@ async function noteRows(
   );
 }
 
+/** What is done with each batch of rows, one after the other. */
+interface BatchSteps<Plan, Kept> {
+  plan: (rows: ImportRow[]) => Promise<Plan>;
+  keep: (planned: Plan) => Promise<Kept>;
+  finish: (kept: Kept) => Promise<void>;
+}
+
 /**
- * Goes through the rows in order, batch by batch, and tells how far it is. A batch is planned while the one before it is
- * kept, so a plan must not need what that one brings; rows that belong together are known by their file.
+ * Goes through the rows in order, batch by batch, and tells how far it is. While a batch is kept, the next is planned
+ * and the last finished, so that server and database both have something to do; a plan must not need what the batch
+ * before it brings: rows that belong together are known by their file.
  */
-async function eachBatch<Plan>(
+async function eachBatch<Plan, Kept>(
   file: ImportFile,
   only: { chosen?: boolean; applied?: boolean },
-  plan: (rows: ImportRow[]) => Promise<Plan>,
-  keep: (planned: Plan) => Promise<void>,
+  { plan, keep, finish }: BatchSteps<Plan, Kept>,
 ): Promise<void> {
   const { businessId, id: importId } = file;
   const planAfter = async (row: number): Promise<{ planned: Plan; last: number } | null> => {
@@ -268,13 +289,17 @@ async function eachBatch<Plan>(
     return rows.length === 0 ? null : { planned: await plan(rows), last: rows.at(-1)?.row ?? row };
   };
   let batch = await planAfter(0);
+  let finishLast = (): Promise<void> => Promise.resolve();
   while (batch) {
     const { planned, last } = batch;
-    [batch] = await Promise.all([planAfter(last), keep(planned)]);
+    const [next, kept] = await Promise.all([planAfter(last), keep(planned), finishLast()]);
+    finishLast = () => finish(kept);
+    batch = next;
     await file.update({ doneCount: last });
     // Whoever waits for the same process gets a turn.
     await new Promise((resolve) => setImmediate(resolve));
   }
+  await finishLast();
 }
 
 function nextRows(

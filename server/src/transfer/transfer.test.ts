@@ -268,3 +268,16 @@ describe("CSV out", () => {
     expect((await odile.get<{ code: string }>("/api/exports/customers.csv?ids=x")).body.code).toBe("request/invalid");
   });
 });
+
+describe("an import", () => {
+  it("also makes those found whom a killed server had kept and not yet indexed", async () => {
+    const id = uuid();
+    await server.running.deps.db.query(
+      `insert into customers (business_id, id, name, details) select business_id, $1, 'Osgar Halfkept', details from customers limit 1`,
+      { bind: [id] },
+    );
+    expect(await sheetOf("halfkept")).toBeUndefined();
+    await bringIn("Name\nIda Wholly");
+    expect((await sheetOf("halfkept"))?.customer.id).toBe(id);
+  });
+});

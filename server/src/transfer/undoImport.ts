@@ -10,15 +10,19 @@ const BATCH = 200;
  */
 export async function undoRows(db: Sequelize, file: ImportFile): Promise<void> {
   const { businessId, id: importId } = file;
+  // From where the last batch ended: looking from the end each time would read all that is undone again.
+  let last = file.rowCount + 1;
   for (;;) {
     const rows = await ImportRow.findAll({
-      where: { businessId, importId, applied: true },
+      where: { businessId, importId, applied: true, row: { [Op.lt]: last } },
       order: [["row", "DESC"]],
       limit: BATCH,
+      raw: true,
     });
     if (rows.length === 0) break;
+    last = rows.at(-1)?.row ?? 0;
     await db.transaction((transaction) => undoBatch(db, businessId, rows, transaction));
-    await file.update({ doneCount: rows.at(-1)?.row ?? 0 });
+    await file.update({ doneCount: last });
     await new Promise((resolve) => setImmediate(resolve));
   }
   const [kept] = await db.query<{ count: number }>(
