@@ -24,7 +24,9 @@ export interface Running {
 
 /** Starts the server whole: database forward, demo data if empty, queue, listener, HTTP. */
 export async function start(config: Config, now: () => Date = () => new Date()): Promise<Running> {
-  const log = pino({ level: config.logLevel });
+  // What a statement was given is people's data, and none of a log's business.
+  const hidden = ["err.parameters", "err.parent.parameters", "err.original.parameters"];
+  const log = pino({ level: config.logLevel, redact: { paths: hidden, remove: true } });
   const db = connect(config.databaseUrl);
   defineModels(db);
   await migrate(db, config.databaseUrl);
