@@ -53,13 +53,18 @@ it("holds a sign of life for each of its workers, again after the database dropp
   const { db } = server.running.deps;
   const signs = async (): Promise<number> =>
     (
-      await db.query("select from pg_locks where locktype = 'advisory' and classid = $1 and granted", {
-        bind: [WORKER_LOCKS],
-        type: QueryTypes.SELECT,
-      })
+      await db.query(
+        `select from pg_locks join pg_database on pg_database.oid = database
+         where datname = current_database() and locktype = 'advisory' and classid = $1 and granted`,
+        { bind: [WORKER_LOCKS], type: QueryTypes.SELECT },
+      )
     ).length;
-  const before = await until(signs, (count) => count === 6);
-  await db.query("select pg_terminate_backend(pid) from pg_stat_activity where application_name = 'mechanon-workers'");
-  expect(await until(signs, (count) => count < before)).toBe(0);
-  expect(await until(signs, (count) => count === before)).toBe(6);
+  const workers = 6;
+  await until(signs, (count) => count === workers);
+  await db.query(
+    `select pg_terminate_backend(pid) from pg_stat_activity
+     where datname = current_database() and application_name = 'mechanon-workers'`,
+  );
+  await until(signs, (count) => count < workers);
+  expect(await until(signs, (count) => count === workers)).toBe(workers);
 });
