@@ -27,6 +27,16 @@ module.exports = {
       from: { path: "^core/" },
       to: { path: "node_modules/(react|react-native|express|sequelize|pg)/" },
     },
+    {
+      name: "no-way-up-between-areas",
+      severity: "error",
+      comment: "an area keeps its slice, commands and refusals; workOrders and visits only put them together",
+      from: {
+        path: "^core/src/(access|approvals|commands|concerns|conflicts|customers|inspection|payments|places|quoting|schedule|settings|sourcing|vehicles|work)/",
+        pathNot: "\\.test\\.ts$",
+      },
+      to: { path: "^core/src/(workOrders|visits)/" },
+    },
     { name: "no-circular", severity: "error", from: {}, to: { circular: true } },
     { name: "resolvable", severity: "error", from: {}, to: { couldNotResolve: true } },
   ],

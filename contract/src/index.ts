@@ -17,7 +17,14 @@ export { PROBLEM_STATUS, problem, type Problem, type ProblemCode } from "./probl
 export { type Method, type Parsed, type Route, type Sent } from "./route";
 export { routes } from "./routes";
 export { type Found, type FoundCustomer } from "./search/routes";
-export { MOST_PHRASES, type BusinessView, type NewcomerReport, businessView } from "./settings/routes";
+export {
+  MOST_PHRASES,
+  type BusinessView,
+  type LibraryView,
+  type NewcomerReport,
+  businessView,
+  libraryView,
+} from "./settings/routes";
 export { type PartOffer, partOffer } from "./sourcing/routes";
 export { type ChangeEvent, changeEvent } from "./system";
 export {
@@ -46,6 +53,10 @@ export { type Vehicle, type VehicleGuess, vehicle, vehicleGuess } from "./vehicl
 export { type DayVisit, type VisitEnvelope, dayVisit, visitEnvelope } from "./visits/routes";
 export {
   type CommandOutcome,
+  type OpenRequest,
+  type OpenWork,
+  type OpenWorkGroup,
+  type WorkOrderChange,
   type WorkOrderEnvelope,
   type WorkOrderView,
   commandOutcome,

@@ -1,5 +1,6 @@
 export { RIGHTS, hasRight, right, type Actor, type Right } from "./access/rights";
-export { redactLibrary, redactSettings, redactWorkOrder } from "./access/redact";
+export { redactLibrary, redactSettings } from "./quoting/redact";
+export { redactWorkOrder } from "./workOrders/redactWorkOrder";
 export {
   CONTACT_WAYS,
   CUSTOMER_KINDS,
@@ -36,7 +37,7 @@ export { mergedDetails } from "./customers/mergedDetails";
 export { tidyName } from "./customers/personName";
 export { readPhone, showPhone } from "./customers/phone";
 export { accessAt, accessLine, mainPhone, mainPlace, mayText, textPhone } from "./customers/reach";
-export { ERASED, visitWithoutPerson, workOrderWithoutPerson } from "./customers/withoutPerson";
+export { ERASED, visitWithoutPerson, workOrderWithoutPerson } from "./workOrders/withoutPerson";
 export { soundsLike } from "./customers/soundsLike";
 export { streetKey } from "./customers/street";
 export { IMPORT_FIELDS, guessColumns, type ImportField } from "./transfer/importFields";
@@ -70,6 +71,9 @@ export { orderCostCents } from "./sourcing/orderCost";
 export { driveMinutes, milesBetween } from "./schedule/driveMinutes";
 export {
   businessSettings,
+  upgradeSettings,
+  LIST_NAMES,
+  type ListName,
   concernPhrase,
   newcomerSettings,
   type BusinessSettings,
@@ -80,11 +84,15 @@ export {
   type ConcernGap,
   type OwnersInterval,
 } from "./settings/businessSettings";
+export { mergeLists } from "./settings/mergeLists";
 export { normalizePlate, type Plate } from "./vehicles/plate";
 export { applyVisitCommand } from "./visits/applyVisitCommand";
 export { visitCommand, type VisitCommand } from "./visits/commands";
+export { upgradeVisit, type StoredVisit } from "./visits/upgradeVisit";
+export type { VisitRefusal } from "./visits/refusals";
 export { visitStanding, type VisitStanding } from "./visits/standing";
-export { place, visitState, type Place, type VisitState } from "./visits/state";
+export { place, type Place } from "./places/place";
+export { VISIT_VERSION, visitState, type VisitState } from "./visits/state";
 export { countOf } from "./wording/count";
 export {
   addDays,
@@ -100,38 +108,37 @@ export {
 } from "./wording/dates";
 export { onMyWayText, receiptText } from "./wording/messages";
 export { readMoney, showMoney } from "./wording/money";
-export { nextActLabel } from "./wording/nextActLabel";
-export { conflictWords, refusalWords } from "./wording/refusals";
+export { nextActLabel } from "./workOrders/nextActLabel";
+export { showWhole } from "./wording/number";
 export { carMarks, showMiles, showVehicle } from "./wording/vehicle";
-export { approvedJobs, jobTotals, openJobs, quoteTotalCents, standingAnswer } from "./workOrders/answers";
+export { approvedJobs, openJobs, standingAnswer } from "./approvals/standing";
+export { jobTotals, quoteTotalCents } from "./quoting/totals";
 export { applyCommand } from "./workOrders/applyCommand";
-export type { CommandContext } from "./workOrders/commandContext";
+export type { CommandContext } from "./commands/context";
+export { Refusal } from "./commands/refusal";
+export type { CommandKind, Need } from "./commands/rule";
 export {
   clientWorkOrderCommand,
+  ruleOf,
   workOrderCommand,
   type ClientWorkOrderCommand,
   type WorkOrderCommand,
   type WorkOrderCommandOf,
 } from "./workOrders/commands";
 export { nextAct, type NextAct } from "./workOrders/nextAct";
-export { approvedParts, orderOf, partStatus, type PartStatus } from "./workOrders/partStatus";
-export { REFUSAL_CODES, Refusal, type RefusalCode } from "./workOrders/refusal";
-export {
-  ANSWERS,
-  GRADES,
-  workOrderState,
-  type Answer,
-  type Approval,
-  type Concern,
-  type Conflict,
-  type Finding,
-  type Grade,
-  type Job,
-  type PartsOrder,
-  type Payment,
-  type Signature,
-  type WorkOrderState,
-} from "./workOrders/state";
+export { approvedParts, partStatus, quantityToBuy, quantityToCome, type PartStatus } from "./sourcing/partStatus";
+export { orderedQuantity, receivedQuantity } from "./sourcing/ordered";
+export { REFUSAL_CODES, conflictWords, isRefusalCode, refusalWords, type RefusalCode } from "./workOrders/refusals";
+export { ANSWERS, type Answer, type Job, type QuoteSlice } from "./quoting/slice";
+export type { Approval, Signature } from "./approvals/slice";
+export type { Concern } from "./concerns/slice";
+export type { Conflict } from "./conflicts/slice";
+export { GRADES, type Finding, type Grade } from "./inspection/slice";
+export type { Payment } from "./payments/slice";
+export type { PartsOrder } from "./sourcing/slice";
+export { WORK_ORDER_VERSION, workOrderState, type WorkOrderState } from "./workOrders/state";
+export { upgradeCommand } from "./workOrders/upgradeCommand";
+export { upgradeWorkOrder, type StoredWorkOrder } from "./workOrders/upgradeWorkOrder";
 export { fillGaps, gapsOf } from "./concerns/gaps";
 export { priceToday } from "./quoting/priceToday";
 export {
@@ -160,5 +167,6 @@ export { servicesDone } from "./vehicles/service/servicesDone";
 export { compareTires, type TireComparison, type TireWarning } from "./vehicles/tire/compareTires";
 export { readTireAge, type TireAge } from "./vehicles/tire/tireAge";
 export { swapStakes, type SwapStakes } from "./workOrders/swap";
-export { swapWords, type SwapChoice } from "./wording/swapWords";
+export { swapWords, type SwapChoice } from "./workOrders/swapWords";
+export { LEDGER_VERSION, ledgerOf, type Ledger } from "./workOrders/ledger";
 export { WAITS, waitingOf, type Wait, type Waiting } from "./workOrders/waiting";

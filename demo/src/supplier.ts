@@ -1,5 +1,6 @@
 /** The one supplier of the demo region; what it stocks follows from the job library. */
 export const SUPPLIER = {
+  id: "gull-harbor",
   name: "Gull Harbor Parts",
   /** Parts that are dearer there than the library thinks. */
   costNow: { "BW-H552": 7990 } as Record<string, number>,

@@ -12,6 +12,8 @@ const environment = z.object({
   VIN_TABLE: z.string().default(join(__dirname, "..", "..", ".cache", "vin", "vin.table")),
   LOG_LEVEL: z.enum(["silent", "error", "warn", "info", "debug"]).default("info"),
   OUTSIDE_TIMEOUT_MS: z.coerce.number().int().positive().default(3000),
+  /** How long who sent an order or a charge is left to hear the answer, before the queue asks what became of it. */
+  SETTLE_AFTER_MS: z.coerce.number().int().positive().default(20_000),
 });
 
 /** Everything the environment decides, complete and typed. */
@@ -25,6 +27,7 @@ export interface Config {
   vinTable: string;
   logLevel: string;
   outsideTimeoutMs: number;
+  settleAfterMs: number;
 }
 
 /** Reads the environment once, at start. @throws {z.ZodError} naming what does not fit. */
@@ -40,5 +43,6 @@ export function readConfig(env: Readonly<Record<string, string | undefined>>): C
     vinTable: read.VIN_TABLE,
     logLevel: read.LOG_LEVEL,
     outsideTimeoutMs: read.OUTSIDE_TIMEOUT_MS,
+    settleAfterMs: read.SETTLE_AFTER_MS,
   };
 }

@@ -4,6 +4,7 @@ import type { Sequelize } from "sequelize";
 import type { VinContext } from "@mechanon/core/vin";
 import type { Config } from "./config";
 import type { Outside } from "./outside/outside";
+import type { RulesCache } from "./settings/rulesCache";
 
 /** What the whole server shares. */
 export interface Deps {
@@ -11,6 +12,8 @@ export interface Deps {
   db: Sequelize;
   outside: Outside;
   vin: VinContext;
+  /** Settings and libraries in memory. */
+  rules: RulesCache;
   log: Logger;
 }
 

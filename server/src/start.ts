@@ -15,6 +15,7 @@ import { connectOutside } from "./outside/outside";
 import { startWorker } from "./queue/worker";
 import type { Deps } from "./scope";
 import { indexOutdated } from "./search/indexCustomers";
+import { RulesCache } from "./settings/rulesCache";
 
 export interface Running {
   url: string;
@@ -35,6 +36,7 @@ export async function start(config: Config, now: () => Date = () => new Date()):
     db,
     outside: connectOutside(config.standinsUrl, config.outsideTimeoutMs),
     vin: { table: readVinTable(readFileSync(config.vinTable)), currentYear: now().getFullYear() },
+    rules: new RulesCache(db),
     log,
   };
   await loadDemoIfEmpty(deps, now());

@@ -33,7 +33,7 @@ afterEach(() => Promise.all(["register", "supplier", "terminal", "messages"].map
 describe("switches", () => {
   it.each(["register", "supplier", "terminal", "messages"])("take %s down and up again", async (service) => {
     expect((await set(service, "down")).status).toBe(204);
-    const ask = () => (service === "register" ? fetch(`${url}/register/plates/WA/X`).then(({ status }) => status) : post(service === "messages" ? "/messages" : `/${service}/${service === "supplier" ? "offers" : "charges"}`, service === "supplier" ? { partNumbers: [] } : service === "messages" ? { to: "1", text: "x" } : { amountCents: 1, reference: "r" }).then(({ status }) => status)); // prettier-ignore
+    const ask = () => (service === "register" ? fetch(`${url}/register/plates/WA/X`).then(({ status }) => status) : post(service === "messages" ? "/messages" : service === "supplier" ? "/suppliers/gull-harbor/offers" : "/terminal/charges", service === "supplier" ? { partNumbers: [] } : service === "messages" ? { to: "1", text: "x" } : { amountCents: 1, reference: "r" }).then(({ status }) => status)); // prettier-ignore
     expect(await ask()).toBe(503);
     await set(service, "none");
     expect(await ask()).toBeLessThan(300);
@@ -67,20 +67,38 @@ describe("what costs money", () => {
     expect(again.body).toMatchObject({ status: "approved" });
     expect(more.body).toEqual(again.body);
   });
+  it.each([
+    ["/terminal/charges", { amountCents: 700, reference: "r" }, { status: "approved" }],
+    [
+      "/suppliers/gull-harbor/orders",
+      { items: [{ partNumber: "SD-22", quantity: 1, costCents: 890 }] },
+      { orderNumber: expect.any(String) as unknown },
+    ],
+  ])("tells what became of it at %s, and takes no more what it never had", async (path, body, done) => {
+    await post(path, body, "a/settled");
+    expect((await post(`${path}/${encodeURIComponent("a/settled")}/settle`, {})).body).toMatchObject(done);
+    expect(await post(`${path}/never/settle`, {})).toMatchObject({ status: 410, body: { withdrawn: true } });
+    expect(await post(path, body, "never")).toMatchObject({ status: 410 });
+    const all = (await (await fetch(url + path)).json()) as { key: string }[];
+    expect(all.map(({ key }) => key).filter((key) => key === "a/settled" || key === "never")).toEqual(["a/settled"]);
+  });
   it("takes an order off the shelf, and no more than is there", async () => {
     const order = { items: [{ partNumber: "HY-7731", quantity: 1, costCents: 3860 }] };
-    const first = await post("/supplier/orders", order, "o1");
+    const first = await post("/suppliers/gull-harbor/orders", order, "o1");
     expect(first).toMatchObject({ status: 201, body: { orderNumber: expect.stringMatching(/^GH-\d{6}$/) as unknown } });
-    expect((await post("/supplier/orders", order, "o1")).body).toEqual(first.body);
-    expect(await post("/supplier/orders", order, "o2")).toMatchObject({ status: 409, body: { reason: "outOfStock" } });
+    expect((await post("/suppliers/gull-harbor/orders", order, "o1")).body).toEqual(first.body);
+    expect(await post("/suppliers/gull-harbor/orders", order, "o2")).toMatchObject({
+      status: 409,
+      body: { reason: "outOfStock" },
+    });
   });
   it("holds an order to today's cost", async () => {
     await set("supplier", "wrongPrice");
-    expect((await post("/supplier/offers", { partNumbers: ["SD-22", "NONE"] })).body).toMatchObject({
+    expect((await post("/suppliers/gull-harbor/offers", { partNumbers: ["SD-22", "NONE"] })).body).toMatchObject({
       offers: [{ partNumber: "SD-22", costCents: 1113 }],
     });
     expect(
-      await post("/supplier/orders", { items: [{ partNumber: "SD-22", quantity: 1, costCents: 890 }] }),
+      await post("/suppliers/gull-harbor/orders", { items: [{ partNumber: "SD-22", quantity: 1, costCents: 890 }] }),
     ).toMatchObject({ status: 409, body: { reason: "priceChanged" } });
   });
 });

@@ -7,6 +7,7 @@ import { Slot } from "expo-router";
 import { SafeAreaProvider } from "react-native-safe-area-context";
 import { ApiProblem } from "../api/problem";
 import { registerServiceWorker } from "../offline/registerServiceWorker";
+import { upgradeKept } from "../offline/upgradeKept";
 import { FaceProvider } from "../ui/face";
 
 const queries = new QueryClient({
@@ -20,6 +21,7 @@ const queries = new QueryClient({
 });
 
 registerServiceWorker();
+upgradeKept();
 
 export default function RootLayout() {
   const [fontsReady, fontFault] = useFonts({

@@ -50,6 +50,7 @@ it("changes the words for this once; the owner for good", async () => {
   fireEvent.press(screen.getByRole("button", { name: "Change it for good" }));
   expect(await screen.findByText("Kept in the library.")).toBeTruthy();
   expect(server.asked.find(({ method }) => method === "PATCH")?.body).toEqual({
+    version: 1,
     concerns: [{ ...PHRASE, text: "Hums loudly" }],
     concernGaps: SETTINGS_SAMPLE.concernGaps,
   });

@@ -87,6 +87,7 @@ function KeepForGood({
         const { settings } = await call(routes.getBusiness, {});
         await call(routes.changeConcerns, {
           body: {
+            version: settings.versions.concerns,
             concerns: settings.concerns.map((each) => (each.id === phrase.id ? { ...each, text: text.trim() } : each)),
             concernGaps: settings.concernGaps,
           },

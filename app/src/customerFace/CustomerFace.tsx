@@ -87,8 +87,8 @@ export function CustomerFace({ id }: { id: string }) {
     const finding = state.findings.find(({ pointId }) => pointId === point.id);
     return finding && (finding.grade === "act" || finding.grade === "watch") ? [{ point, finding }] : [];
   });
-  const signer = name ?? customer.name;
-  const approvers = approversOf(customer);
+  const signer = name ?? customer?.name ?? "";
+  const approvers = customer ? approversOf(customer) : [];
   const sign = (): void => {
     const open = jobs.filter((job) => chosen(job.id) === null);
     if (open.length > 0)
@@ -96,10 +96,10 @@ export function CustomerFace({ id }: { id: string }) {
         `Please answer ${open.map(({ title }) => title.toLowerCase()).join(", ")} with yes, later or no.`,
       );
     if (signer.trim() === "") return setFault("Please give a name with the signature.");
-    const limit = approvalLimitOf(customer, signer);
+    const limit = customer ? approvalLimitOf(customer, signer) : null;
     if (limit !== null && agreed.length > 0 && priced.total > limit)
       return setFault(
-        `${signer.trim()} may agree to ${limit === 0 ? "nothing here" : `up to ${showMoney(limit)}`}. Please ask ${customer.name}, or put something off.`,
+        `${signer.trim()} may agree to ${limit === 0 ? "nothing here" : `up to ${showMoney(limit)}`}. Please ask ${customer?.name ?? "the customer"}, or put something off.`,
       );
     if (strokes.length === 0) return setFault("Please sign in the field above.");
     sendCommand(id, {
@@ -136,7 +136,7 @@ export function CustomerFace({ id }: { id: string }) {
       }
     >
       <Heading level={1}>{business.name}</Heading>
-      <Words>{`${customer.name}, ${showVehicle(view.vehicle)}`}</Words>
+      <Words>{[customer?.name, showVehicle(view.vehicle)].filter(Boolean).join(", ")}</Words>
       {findings.length > 0 ? <Heading level={2}>What was found</Heading> : null}
       {findings.map(({ point, finding }) => {
         const { icon: Icon, label } = GRADE_LOOK[finding.grade];

@@ -1,10 +1,8 @@
-import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { StyleSheet, View } from "react-native";
-import { WAITS, type Wait } from "@mechanon/core";
-import { routes } from "@mechanon/contract";
-import { call } from "../api/call";
+import { WAITS, showWhole, type Wait } from "@mechanon/core";
 import { errorWords } from "../api/problem";
+import { Button } from "../ui/Button";
 import { Choices } from "../ui/Choices";
 import { Heading } from "../ui/Heading";
 import { Notice } from "../ui/Notice";
@@ -13,6 +11,7 @@ import { SPACE } from "../ui/theme";
 import { useIsWide } from "../ui/useIsWide";
 import { Waiting } from "../ui/Waiting";
 import { Words } from "../ui/Words";
+import { useOpenWork } from "./useOpenWork";
 import { WAIT_WORDS } from "./waitWords";
 import { WorkOrderLine } from "./WorkOrderLine";
 
@@ -22,37 +21,41 @@ type Filter = Wait | "all";
 export function OpenWork({ title }: { title: string }) {
   const isWide = useIsWide();
   const [filter, setFilter] = useState<Filter>("all");
-  const { data, error, refetch } = useQuery({
-    queryKey: ["openWork"],
-    queryFn: () => call(routes.openWork, {}),
-    refetchInterval: 60_000,
-  });
-  const orders = data?.workOrders ?? [];
-  const groups = WAITS.map((wait) => ({ wait, orders: orders.filter(({ waitsFor }) => waitsFor === wait) }));
-  const shown = groups.filter(({ wait, orders: own }) => (filter === "all" ? own.length > 0 : wait === filter));
+  const { groups, error, refetch, more, busy } = useOpenWork();
+  const total = (groups ?? []).reduce((sum, { count }) => sum + count, 0);
+  const shown = (groups ?? []).filter(({ waitsFor, count }) => (filter === "all" ? count > 0 : waitsFor === filter));
   const options = [
-    { value: "all" as Filter, label: `All ${orders.length}` },
-    ...groups.map(({ wait, orders: own }) => ({ value: wait, label: `${WAIT_WORDS[wait].title} ${own.length}` })),
+    { value: "all" as Filter, label: `All ${showWhole(total)}` },
+    ...WAITS.map((wait) => {
+      const count = groups?.find(({ waitsFor }) => waitsFor === wait)?.count ?? 0;
+      return { value: wait, label: `${WAIT_WORDS[wait].title} ${showWhole(count)}` };
+    }),
   ];
   return (
     <Screen title={title}>
       <Heading level={1}>Open work</Heading>
       <Choices label="Waits for" options={options} value={filter} onChoose={setFilter} />
-      {error && !data ? (
-        <Notice text={errorWords(error)} action={{ label: "Try again", onPress: () => void refetch() }} />
-      ) : null}
-      {!data && !error ? <Waiting label="Loading open work" /> : null}
-      {data && orders.length === 0 ? (
+      {error && !groups ? <Notice text={errorWords(error)} action={{ label: "Try again", onPress: refetch }} /> : null}
+      {!groups && !error ? <Waiting label="Loading open work" /> : null}
+      {groups && total === 0 ? (
         <Notice kind="note" text="Nothing is open. A new call becomes a work order under New." />
       ) : null}
       <View style={isWide ? styles.columns : undefined}>
-        {shown.map(({ wait, orders: own }) => (
-          <View key={wait} style={isWide ? styles.column : styles.group}>
-            <Heading level={2}>{WAIT_WORDS[wait].line}</Heading>
-            {own.length === 0 ? <Words tone="muted">{WAIT_WORDS[wait].empty}</Words> : null}
-            {own.map((order) => (
+        {shown.map(({ waitsFor, count, workOrders }) => (
+          <View key={waitsFor} style={isWide ? styles.column : styles.group}>
+            <Heading level={2}>{WAIT_WORDS[waitsFor].line}</Heading>
+            {count === 0 ? <Words tone="muted">{WAIT_WORDS[waitsFor].empty}</Words> : null}
+            {workOrders.map((order) => (
               <WorkOrderLine key={order.id} order={order} />
             ))}
+            {workOrders.length < count ? (
+              <>
+                <Words tone="muted" figures>
+                  {`The oldest ${showWhole(workOrders.length)} of ${showWhole(count)}`}
+                </Words>
+                <Button label="Show more" busy={busy === waitsFor} onPress={() => more(waitsFor)} />
+              </>
+            ) : null}
           </View>
         ))}
       </View>

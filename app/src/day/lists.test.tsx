@@ -1,5 +1,6 @@
 import { fireEvent, screen } from "@testing-library/react-native";
-import type { WorkOrderSummary } from "@mechanon/contract";
+import type { Wait } from "@mechanon/core";
+import type { OpenWorkGroup, WorkOrderSummary } from "@mechanon/contract";
 import { Me } from "../session/Me";
 import { SignIn } from "../session/SignIn";
 import { fakeServer, ME, problemReply, show } from "../testing/harness";
@@ -24,6 +25,13 @@ const order = (over: Partial<WorkOrderSummary>): WorkOrderSummary => ({
   nextVisitAt: null,
   ...over,
 });
+/** All that waits for one thing; `count` where there is more than this page. */
+const group = (waitsFor: Wait, workOrders: WorkOrderSummary[], count = workOrders.length): OpenWorkGroup => ({
+  waitsFor,
+  count,
+  workOrders,
+  next: count > workOrders.length ? { since: workOrders.at(-1)?.since ?? "", id: workOrders.at(-1)?.id ?? "" } : null,
+});
 beforeEach(() => {
   visited.length = 0;
 });
@@ -33,16 +41,19 @@ describe("open work", () => {
     fakeServer({
       "GET /api/open-work": {
         body: {
-          workOrders: [
-            order({}),
-            order({
-              id: "x",
-              number: 1002,
-              customerName: "Bram Castellanos",
-              waitsFor: "money",
-              dueCents: 1000,
-              conflicts: 1,
-            }),
+          groups: [
+            group("answer", [order({})]),
+            group("parts", []),
+            group("money", [
+              order({
+                id: "x",
+                number: 1002,
+                customerName: "Bram Castellanos",
+                waitsFor: "money",
+                dueCents: 1000,
+                conflicts: 1,
+              }),
+            ]),
           ],
         },
       },
@@ -59,8 +70,23 @@ describe("open work", () => {
     fireEvent.press(screen.getByRole("link", { name: /Work order 1002/ }));
     expect(visited).toEqual(["/work/x"]);
   });
+  it("counts truly, and goes on by pages", async () => {
+    const server = fakeServer({
+      "GET /api/open-work": ({ path }) =>
+        path.includes("waitsFor=parts")
+          ? { body: { groups: [group("parts", [order({ id: "z", customerName: "Petra", waitsFor: "parts" })])] } }
+          : { body: { groups: [group("parts", [order({ id: "y", waitsFor: "parts" })], 1412)] } },
+    });
+    show(<OpenWork title="Open" />);
+    await screen.findByText("The oldest 1 of 1,412");
+    expect(screen.getByRole("radio", { name: "All 1,412" })).toBeTruthy();
+    fireEvent.press(screen.getByRole("button", { name: "Show more" }));
+    await screen.findByText("Petra");
+    expect(screen.getByText("Maren Oyelaran")).toBeTruthy();
+    expect(server.asked.at(-1)?.path).toContain("id=y");
+  });
   it("says what belongs there when nothing is open, and what to do when it cannot be loaded", async () => {
-    fakeServer({ "GET /api/open-work": { body: { workOrders: [] } } });
+    fakeServer({ "GET /api/open-work": { body: { groups: [] } } });
     show(<OpenWork title="Open" />);
     await screen.findByText(/Nothing is open/);
   });
@@ -68,7 +94,7 @@ describe("open work", () => {
     fakeServer({});
     show(<OpenWork title="Open" />);
     await screen.findByText(/No connection to the server/);
-    fakeServer({ "GET /api/open-work": { body: { workOrders: [order({})] } } });
+    fakeServer({ "GET /api/open-work": { body: { groups: [group("answer", [order({})])] } } });
     fireEvent.press(screen.getByRole("button", { name: "Try again" }));
     await screen.findByText("Maren Oyelaran");
   });
@@ -84,6 +110,8 @@ describe("the day", () => {
     longitude: -122.62,
   };
   const visit = {
+    version: 2,
+    overlapAllowed: false,
     id: "v",
     workOrderIds: ["w"],
     mechanicId: "me",

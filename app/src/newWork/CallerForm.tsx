@@ -3,7 +3,7 @@ import { useRouter } from "expo-router";
 import { useCallback, useDeferredValue } from "react";
 import { StyleSheet, View } from "react-native";
 import { mainPhone, mainPlace, showPhone, showPlace } from "@mechanon/core";
-import { routes, type BusinessView } from "@mechanon/contract";
+import { routes } from "@mechanon/contract";
 import { call } from "../api/call";
 import { CustomerLine } from "../customers/CustomerLine";
 import { DirectoryOffer } from "../customers/DirectoryOffer";
@@ -22,13 +22,14 @@ import { carMeant } from "./carMeant";
 import { useDraft, type Draft } from "./draft";
 import { placeTyped, type DraftFaults } from "./readDraft";
 import { streetsLike } from "./streets";
+import type { Business } from "../session/useSession";
 
 const FEWEST_LETTERS = 2;
 const FEWEST_DIGITS = 4;
 const MOST_MATCHES = 4;
 
 /** Who calls: found among those we know by anything typed, or made anew. A name is enough. */
-export function CallerForm({ business, faults }: { business: BusinessView; faults: DraftFaults }) {
+export function CallerForm({ business, faults }: { business: Business; faults: DraftFaults }) {
   const { draft, change } = useDraft();
   const fillTown = useCallback((town: Town) => change(town), [change]);
   const likely = useLikelySame(

@@ -1,14 +1,14 @@
 import { useState } from "react";
 import { StyleSheet, View } from "react-native";
-import type { BusinessView } from "@mechanon/contract";
 import { Button } from "../ui/Button";
 import { Field } from "../ui/Field";
 import { SPACE } from "../ui/theme";
 import { useDraft } from "./draft";
 import { PlateFields } from "./PlateFields";
+import type { Business } from "../session/useSession";
 
 /** For what no register knows: a trailer, a mower, a boat, an import. */
-export function CarByHand({ business }: { business: BusinessView }) {
+export function CarByHand({ business }: { business: Business }) {
   const { draft, change } = useDraft();
   const [isTried, setTried] = useState(false);
   const year = draft.year.trim() === "" ? null : Number(draft.year);

@@ -2,7 +2,6 @@ import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { StyleSheet, View } from "react-native";
 import { catalogYears, type CatalogGroup } from "@mechanon/core/vin";
-import type { BusinessView } from "@mechanon/contract";
 import { Button } from "../ui/Button";
 import { Choices } from "../ui/Choices";
 import { Field } from "../ui/Field";
@@ -14,6 +13,7 @@ import { vinClient } from "../vin/vinClient";
 import { ConfirmGuess } from "./ConfirmCar";
 import { useDraft } from "./draft";
 import { PlateFields } from "./PlateFields";
+import type { Business } from "../session/useSession";
 
 const GROUPS: readonly { value: CatalogGroup; label: string }[] = [
   { value: "car", label: "Cars and light trucks" },
@@ -24,7 +24,7 @@ const USUAL_YEARS = { from: 3, count: 20 };
 const FIRST_SHOWN = 16;
 
 /** Year, make and model picked from the VIN data; typing only narrows. */
-export function CarByPick({ business }: { business: BusinessView }) {
+export function CarByPick({ business }: { business: Business }) {
   const { draft } = useDraft();
   const thisYear = new Date().getFullYear();
   const [group, setGroup] = useState<CatalogGroup>("car");

@@ -1,6 +1,6 @@
 import { useMutation } from "@tanstack/react-query";
 import { StyleSheet, View } from "react-native";
-import { routes, type BusinessView, type VehicleGuess } from "@mechanon/contract";
+import { routes, type VehicleGuess } from "@mechanon/contract";
 import { call } from "../api/call";
 import { errorWords } from "../api/problem";
 import { Button } from "../ui/Button";
@@ -13,9 +13,10 @@ import { ScanPart } from "../scan/ScanPart";
 import { useVin } from "../vin/useVin";
 import { ConfirmGuess, ConfirmKnown } from "./ConfirmCar";
 import { useDraft } from "./draft";
+import type { Business } from "../session/useSession";
 
 /** The car behind a plate, from our own books or the register. */
-export function CarByPlate({ business }: { business: BusinessView }) {
+export function CarByPlate({ business }: { business: Business }) {
   const { draft, change } = useDraft();
   const [home = ""] = business.settings.regions;
   const region = draft.plateRegion || home;

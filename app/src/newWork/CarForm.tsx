@@ -1,7 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { StyleSheet, View } from "react-native";
 import { showVehicle } from "@mechanon/core";
-import { routes, type BusinessView } from "@mechanon/contract";
+import { routes } from "@mechanon/contract";
 import { call } from "../api/call";
 import { Button } from "../ui/Button";
 import { Choices } from "../ui/Choices";
@@ -15,6 +15,7 @@ import { CarByPlate } from "./CarByPlate";
 import { CarByVin } from "./CarByVin";
 import { CarFacts } from "../cars/CarFacts";
 import { useDraft, type CarWay } from "./draft";
+import type { Business } from "../session/useSession";
 
 const WAYS: readonly { value: CarWay; label: string }[] = [
   { value: "plate", label: "Plate" },
@@ -24,7 +25,7 @@ const WAYS: readonly { value: CarWay; label: string }[] = [
 ];
 
 /** Which car: one the caller has here already, or a new one by plate, VIN or hand; always confirmed. */
-export function CarForm({ business, fault }: { business: BusinessView; fault: string | undefined }) {
+export function CarForm({ business, fault }: { business: Business; fault: string | undefined }) {
   const { draft, change } = useDraft();
   const owner = draft.known?.id;
   const { data } = useQuery({

@@ -50,8 +50,8 @@ export function NewWork() {
       if (refusal !== null) {
         setOverlaps(refusal === "visit/overlaps");
         setFault(refusalWords(refusal));
-        // Another time is another command.
-        change({ bookCommandId: uuid() });
+        // What is put right is another command.
+        change(refusal.startsWith("visit/") ? { bookCommandId: uuid() } : { openCommandId: uuid() });
         return;
       }
       const { workOrderId } = draft;

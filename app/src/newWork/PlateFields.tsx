@@ -1,10 +1,10 @@
-import type { BusinessView } from "@mechanon/contract";
 import { Choices } from "../ui/Choices";
 import { Field } from "../ui/Field";
 import { useDraft } from "./draft";
+import type { Business } from "../session/useSession";
 
 /** The plate of a car that is picked or typed, if it has one. */
-export function PlateFields({ business }: { business: BusinessView }) {
+export function PlateFields({ business }: { business: Business }) {
   const { draft, change } = useDraft();
   const [home = ""] = business.settings.regions;
   return (

@@ -1,9 +1,8 @@
 import { useState } from "react";
 import { StyleSheet, View } from "react-native";
 import { addDays, instantAt, showDay, showTime } from "@mechanon/core";
-import type { BusinessView } from "@mechanon/contract";
 import { useDay, useNow, useToday } from "../day/useDay";
-import { useMe } from "../session/useSession";
+import { useMe, type Business } from "../session/useSession";
 import { Choices } from "../ui/Choices";
 import { Notice } from "../ui/Notice";
 import { SPACE } from "../ui/theme";
@@ -29,7 +28,7 @@ export function SlotPicker({
   slot,
   onChange,
 }: {
-  business: BusinessView;
+  business: Business;
   slot: Slot | null;
   onChange: (slot: Slot) => void;
 }) {

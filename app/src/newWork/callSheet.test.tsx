@@ -35,7 +35,11 @@ const outcome = (asked: Asked, refusal: string | null = null): object => {
   const { commands } = asked.body as { commands: { id: string }[] };
   return commands.map(({ id }) => ({ id, outcome: refusal ? "refused" : "applied", refusal, conflicts: [] }));
 };
-const opened = (asked: Asked): Reply => ({ body: { outcomes: outcome(asked), workOrder: viewSample() } });
+const opened = (asked: Asked): Reply => {
+  const { state, customer, vehicle } = viewSample();
+  const change = { id: state.id, number: 1001, fromRevision: 0, revision: 1, state, parties: { customer, vehicle } };
+  return { body: { outcomes: outcome(asked), change } };
+};
 /** A server that takes everything, with some of its answers changed. */
 function server(over: Parameters<typeof fakeServer>[0] = {}): ReturnType<typeof fakeServer> {
   const { workOrderId } = useDraft.getState().draft;
@@ -284,7 +288,7 @@ describe("what comes along", () => {
     const { asked } = server({
       [`GET /api/vehicles/${CAR.id}/sheet`]: { body: carSheetSample({ vehicle: CAR, openWork: [quote] }) },
       [`GET /api/work-orders/${quote.id}`]: { body: viewSample({ state }) },
-      "GET /api/business": { body: BUSINESS },
+      "GET /api/library": { body: { version: 1, library: BUSINESS.library } },
     });
     useDraft.getState().change({ known: CUSTOMER, car: { kind: "kept", then: "nothing", vehicle: CAR } });
     show(<NewWork />);
@@ -308,7 +312,7 @@ describe("what comes along", () => {
     const later = [{ workOrderId: "w", number: 1001, jobId: "j", libraryJobId: "wipers", title: "Wiper blades", at: quote.since, thenCents: 4120, nowCents: 4400 }]; // prettier-ignore
     const { asked } = server({
       [`GET /api/vehicles/${CAR.id}/sheet`]: { body: carSheetSample({ vehicle: CAR, later }) },
-      "GET /api/business": { body: BUSINESS },
+      "GET /api/library": { body: { version: 1, library: BUSINESS.library } },
     });
     useDraft.getState().change({ known: CUSTOMER, car: { kind: "kept", then: "nothing", vehicle: CAR } });
     show(<NewWork />);

@@ -2,7 +2,7 @@ import { v7 as uuid } from "uuid";
 import type { RefusalCode } from "@mechanon/core";
 import { routes } from "@mechanon/contract";
 import { call } from "../api/call";
-import { keepView } from "../sync/store";
+import { keepChange, keepView } from "../sync/store";
 import { nowhere } from "../work/nowhere";
 import { derivedId } from "./derivedId";
 import type { Draft, KeptCar } from "./draft";
@@ -13,7 +13,7 @@ import type { DraftBodies } from "./readDraft";
  * Saves a call: customer, car, work order, visit, in this order. Each step has an id of its own, so that doing it again
  * after a lost answer makes nothing twice.
  *
- * @returns Why the visit was refused, null when all is saved.
+ * @returns Why the work order or the visit was refused, null when all is saved.
  * @throws what `call` throws; what was typed stays in the draft.
  */
 export async function saveDraft(draft: Draft, bodies: DraftBodies, allowOverlap: boolean): Promise<RefusalCode | null> {
@@ -39,7 +39,9 @@ export async function saveDraft(draft: Draft, bodies: DraftBodies, allowOverlap:
       ],
     },
   });
-  if (opened.workOrder) keepView(opened.workOrder);
+  const refused = opened.outcomes[0]?.refusal ?? null;
+  if (refused !== null) return refused;
+  await keepChange(opened.change);
   await takeJobsAlong(draft, at);
   if (!draft.slot) return null;
   const { mechanicId, startsAt, endsAt } = draft.slot;
@@ -79,10 +81,10 @@ async function takeJobsAlong(draft: Draft, at: string): Promise<void> {
       ? (await call(routes.getWorkOrder, { params: { id: openQuote.workOrderId } })).state.jobs
       : [];
   if (copied.length === 0 && takeAlong.length === 0) return;
-  const { library } = await call(routes.getBusiness, {});
+  const { library } = await call(routes.getLibrary, {});
   const commands = jobCommands(copied, takeAlong, library, (place) => derivedId(workOrderId, place)).map(
     (command, index) => ({ id: derivedId(draft.openCommandId, 1 + index), at, command }),
   );
   const answer = await call(routes.sendWorkOrderCommands, { params: { id: workOrderId }, body: { commands } });
-  if (answer.workOrder) keepView(answer.workOrder);
+  await keepChange(answer.change);
 }

@@ -11,15 +11,26 @@ const storage = (): Storage | null => (typeof localStorage === "undefined" ? nul
 export async function orKept<T>(key: string, schema: z.ZodType<T>, load: () => Promise<T>): Promise<T> {
   try {
     const answer = await load();
-    storage()?.setItem(PREFIX + key, JSON.stringify(answer));
+    keep(key, answer);
     return answer;
   } catch (error) {
-    const kept = error instanceof Unreachable ? storage()?.getItem(PREFIX + key) : null;
-    // An answer of an older version of the app is no answer.
-    const parsed = kept ? schema.safeParse(JSON.parse(kept)) : null;
+    const kept = error instanceof Unreachable ? keptOf(key) : undefined;
+    // An answer of an older version of the app that reads no more is no answer.
+    const parsed = kept === undefined ? null : schema.safeParse(kept);
     if (parsed?.success) return parsed.data;
     throw error;
   }
+}
+
+/** Keeps an answer on this device. */
+export function keep(key: string, answer: unknown): void {
+  storage()?.setItem(PREFIX + key, JSON.stringify(answer));
+}
+
+/** What is kept, of whatever version; undefined: nothing. */
+export function keptOf(key: string): unknown {
+  const kept = storage()?.getItem(PREFIX + key);
+  return kept ? (JSON.parse(kept) as unknown) : undefined;
 }
 
 /** Lets go of what is kept: somebody signed out. */

@@ -1,6 +1,6 @@
 import { StyleSheet, View } from "react-native";
 import Svg, { Polyline } from "react-native-svg";
-import { showMoney, showPhone, type Signature } from "@mechanon/core";
+import { showMoney, showPhone, showWhole, type Signature } from "@mechanon/core";
 import type { ReceiptView } from "@mechanon/contract";
 import { useColors } from "../ui/face";
 import { Heading } from "../ui/Heading";
@@ -21,7 +21,7 @@ export function ReceiptPaper({ receipt }: { receipt: ReceiptView }) {
           receipt.customerName,
           receipt.vehicleName,
           receipt.plate,
-          receipt.odometerMiles === null ? null : `${receipt.odometerMiles.toLocaleString("en-US")} miles`,
+          receipt.odometerMiles === null ? null : `${showWhole(receipt.odometerMiles)} miles`,
         ]
           .filter(Boolean)
           .join(" · ")}

@@ -49,7 +49,9 @@ export function ReceiptScreen({ id }: { id: string }) {
     if (here) sendVisitCommand(here.id, id, { type: "leave" });
     router.navigate("/");
   };
-  const phone = view && mayText(view.customer) ? textPhone(view.customer) : null;
+  const customer = view?.customer ?? null;
+  const wantsTexts = customer === null || mayText(customer);
+  const phone = customer && wantsTexts ? textPhone(customer) : null;
   const texts = view?.messages.filter(({ text }) => text.includes("/r/")) ?? [];
   const last = texts.at(-1);
   const foot = (
@@ -65,13 +67,7 @@ export function ReceiptScreen({ id }: { id: string }) {
         icon={Smartphone}
         busy={busy}
         disabled={!phone}
-        label={
-          phone
-            ? `Text it to ${showPhone(phone)}`
-            : view && !mayText(view.customer)
-              ? "They want no texts"
-              : "No phone to text to"
-        }
+        label={phone ? `Text it to ${showPhone(phone)}` : !wantsTexts ? "They want no texts" : "No phone to text to"}
         onPress={() => void sendText()}
         testID="text-receipt"
       />

@@ -1,12 +1,10 @@
-import { useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { StyleSheet, View } from "react-native";
-import { fillGaps, gapsOf, type ConcernPhrase } from "@mechanon/core";
-import { routes, type BusinessView } from "@mechanon/contract";
+import { fillGaps, gapsOf, mergeLists, type ConcernGap, type ConcernPhrase } from "@mechanon/core";
+import { routes } from "@mechanon/contract";
 import { v7 as uuid } from "uuid";
 import { call } from "../api/call";
-import { errorWords } from "../api/problem";
-import { useBusiness } from "../session/useSession";
+import { useBusiness, type Business } from "../session/useSession";
 import { Button } from "../ui/Button";
 import { Choices } from "../ui/Choices";
 import { useColors } from "../ui/face";
@@ -19,6 +17,14 @@ import { SPACE } from "../ui/theme";
 import { Waiting } from "../ui/Waiting";
 import { Words } from "../ui/Words";
 import { listed, readListed } from "./listed";
+import { useSettingsList } from "./useSettingsList";
+
+/** A gap as it is typed: its choices on one line. */
+const typedGap = ({ name, choices }: ConcernGap): { name: string; choices: string } => ({
+  name,
+  choices: listed(choices),
+});
+const asItem = <Gap extends { name: string }>(gap: Gap): Gap & { id: string } => ({ ...gap, id: gap.name });
 
 const KINDS = [
   { value: "fault", label: "Fault" },
@@ -37,14 +43,22 @@ export function ConcernSettings() {
   return <Library settings={business.settings} />;
 }
 
-function Library({ settings }: { settings: BusinessView["settings"] }) {
+function Library({ settings }: { settings: Business["settings"] }) {
   const colors = useColors();
-  const queries = useQueryClient();
   const [phrases, setPhrases] = useState(settings.concerns);
-  const [gaps, setGaps] = useState(settings.concernGaps.map((gap) => ({ ...gap, choices: listed(gap.choices) })));
+  const [gaps, setGaps] = useState(settings.concernGaps.map(typedGap));
   const [wanted, setWanted] = useState("");
   const [openId, setOpenId] = useState<string | null>(null);
-  const [said, setSaid] = useState<{ kind: "fault" | "note"; text: string } | null>(null);
+  const { said, save: saveList } = useSettingsList("concerns", settings, (base, newest) => {
+    setPhrases((mine) => mergeLists(mine, base.concerns, newest.concerns));
+    setGaps((mine) =>
+      mergeLists(
+        mine.map(asItem),
+        base.concernGaps.map(typedGap).map(asItem),
+        newest.concernGaps.map(typedGap).map(asItem),
+      ).map(({ name, choices }) => ({ name, choices })),
+    );
+  });
   const change = (id: string, part: Partial<ConcernPhrase>): void =>
     setPhrases(phrases.map((phrase) => (phrase.id === id ? { ...phrase, ...part } : phrase)));
   const shown = phrases.filter(({ text, area }) =>
@@ -54,19 +68,12 @@ function Library({ settings }: { settings: BusinessView["settings"] }) {
   const unknown = [...new Set(phrases.flatMap(({ text }) => gapsOf(text)))].filter(
     (name) => !gaps.some((gap) => gap.name === name),
   );
-  const save = async (): Promise<void> => {
-    try {
-      await call(routes.changeConcerns, {
-        body: {
-          concerns: phrases,
-          concernGaps: gaps.map(({ name, choices }) => ({ name, choices: readListed(choices) })),
-        },
-      });
-      setSaid({ kind: "note", text: "Saved. New work orders offer these phrases from now on." });
-      await queries.invalidateQueries({ queryKey: ["business"] });
-    } catch (error) {
-      setSaid({ kind: "fault", text: errorWords(error) });
-    }
+  const save = (): Promise<void> => {
+    const concernGaps = gaps.map(({ name, choices }) => ({ name, choices: readListed(choices) }));
+    return saveList(
+      (version) => call(routes.changeConcerns, { body: { version, concerns: phrases, concernGaps } }),
+      "Saved. New work orders offer these phrases from now on.",
+    );
   };
   const add = (): void => {
     const id = uuid();

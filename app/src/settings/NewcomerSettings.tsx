@@ -1,7 +1,7 @@
-import { useQuery, useQueryClient } from "@tanstack/react-query";
+import { useQuery } from "@tanstack/react-query";
 import { useState, type ReactNode } from "react";
 import { StyleSheet, View } from "react-native";
-import type { NewcomerSettings as Newcomers } from "@mechanon/core";
+import { mergeLists, type BusinessSettings, type NewcomerSettings as Newcomers } from "@mechanon/core";
 import { routes } from "@mechanon/contract";
 import { v7 as uuid } from "uuid";
 import { call } from "../api/call";
@@ -18,6 +18,12 @@ import { SPACE } from "../ui/theme";
 import { Waiting } from "../ui/Waiting";
 import { Words } from "../ui/Words";
 import { listed, readListed } from "./listed";
+import { useSettingsList } from "./useSettingsList";
+
+/** Questions as they are typed: the answers to choose from on one line. */
+const typed = ({ questions }: Newcomers): { id: string; text: string; choices: string }[] =>
+  questions.map((question) => ({ ...question, choices: listed(question.choices) }));
+const asItems = (words: readonly string[]): { id: string }[] => words.map((id) => ({ id }));
 
 /** What newcomers are asked, and what they answered. */
 export function NewcomerSettings() {
@@ -29,34 +35,36 @@ export function NewcomerSettings() {
         <Waiting label="Loading the settings" />
       </Screen>
     );
-  return <Questions newcomers={business.settings.newcomers}>{mayReport ? <Report /> : null}</Questions>;
+  return <Questions settings={business.settings}>{mayReport ? <Report /> : null}</Questions>;
 }
 
-function Questions({ newcomers, children }: { newcomers: Newcomers; children: ReactNode }) {
+function Questions({ settings, children }: { settings: BusinessSettings; children: ReactNode }) {
+  const { newcomers } = settings;
   const colors = useColors();
-  const queries = useQueryClient();
   const [found, setFound] = useState(listed(newcomers.foundUsBy));
-  const [questions, setQuestions] = useState(
-    newcomers.questions.map((question) => ({ ...question, choices: listed(question.choices) })),
-  );
-  const [said, setSaid] = useState<{ kind: "fault" | "note"; text: string } | null>(null);
+  const [questions, setQuestions] = useState(typed(newcomers));
+  const { said, save: saveList } = useSettingsList("newcomers", settings, (base, newest) => {
+    setQuestions((mine) => mergeLists(mine, typed(base.newcomers), typed(newest.newcomers)));
+    setFound((mine) =>
+      listed(
+        mergeLists(
+          asItems(readListed(mine)),
+          asItems(base.newcomers.foundUsBy),
+          asItems(newest.newcomers.foundUsBy),
+        ).map(({ id }) => id),
+      ),
+    );
+  });
   const change = (id: string, part: { text?: string; choices?: string }): void =>
     setQuestions(questions.map((question) => (question.id === id ? { ...question, ...part } : question)));
-  const save = async (): Promise<void> => {
-    try {
-      await call(routes.changeNewcomers, {
-        body: {
-          foundUsBy: readListed(found),
-          questions: questions
-            .filter(({ text }) => text.trim() !== "")
-            .map((question) => ({ ...question, choices: readListed(question.choices) })),
-        },
-      });
-      setSaid({ kind: "note", text: "Saved. It is asked from the next newcomer on; answers given before are kept." });
-      await queries.invalidateQueries({ queryKey: ["business"] });
-    } catch (error) {
-      setSaid({ kind: "fault", text: errorWords(error) });
-    }
+  const save = (): Promise<void> => {
+    const asked = questions
+      .filter(({ text }) => text.trim() !== "")
+      .map((question) => ({ ...question, choices: readListed(question.choices) }));
+    return saveList(
+      (version) => call(routes.changeNewcomers, { body: { version, foundUsBy: readListed(found), questions: asked } }),
+      "Saved. It is asked from the next newcomer on; answers given before are kept.",
+    );
   };
   const foot = (
     <>

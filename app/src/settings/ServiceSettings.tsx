@@ -1,11 +1,10 @@
-import { useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { StyleSheet, View } from "react-native";
-import { routes, type BusinessView } from "@mechanon/contract";
+import { mergeLists, type BusinessSettings } from "@mechanon/core";
+import { routes } from "@mechanon/contract";
 import { v7 as uuid } from "uuid";
 import { call } from "../api/call";
-import { errorWords } from "../api/problem";
-import { useBusiness } from "../session/useSession";
+import { useBusiness, type Business } from "../session/useSession";
 import { Button } from "../ui/Button";
 import { useColors } from "../ui/face";
 import { Field } from "../ui/Field";
@@ -17,7 +16,16 @@ import { Tick } from "../ui/Tick";
 import { Waiting } from "../ui/Waiting";
 import { Words } from "../ui/Words";
 import { IntervalFields } from "./IntervalFields";
+import { useSettingsList } from "./useSettingsList";
 import { wholeNumber } from "./wholeNumber";
+
+/** Services as they are typed; what is open is empty. */
+const typed = ({ intervals }: BusinessSettings) =>
+  intervals.map((each) => ({
+    ...each,
+    miles: each.miles === null ? "" : String(each.miles),
+    months: each.months === null ? "" : String(each.months),
+  }));
 
 /** The owner's services: how often each is due where the spec sheet is not followed, and which jobs do it. */
 export function ServiceSettings() {
@@ -31,41 +39,34 @@ export function ServiceSettings() {
   return <Services business={business} />;
 }
 
-function Services({ business }: { business: BusinessView }) {
+function Services({ business }: { business: Business }) {
   const colors = useColors();
-  const queries = useQueryClient();
-  const [services, setServices] = useState(
-    business.settings.intervals.map((each) => ({
-      ...each,
-      miles: each.miles === null ? "" : String(each.miles),
-      months: each.months === null ? "" : String(each.months),
-    })),
-  );
+  const [services, setServices] = useState(typed(business.settings));
   const [allJobsOf, setAllJobsOf] = useState<string | null>(null);
-  const [said, setSaid] = useState<{ kind: "fault" | "note"; text: string } | null>(null);
+  const {
+    said,
+    say,
+    save: saveList,
+  } = useSettingsList("intervals", business.settings, (base, newest) =>
+    setServices((mine) => mergeLists(mine, typed(base), typed(newest))),
+  );
   const change = (id: string, part: Partial<(typeof services)[number]>): void => {
-    setSaid(null);
+    say(null);
     setServices(services.map((service) => (service.id === id ? { ...service, ...part } : service)));
   };
   const fits = (typed: string): boolean => !Number.isNaN(wholeNumber(typed));
   const save = async (): Promise<void> => {
     if (!services.every(({ miles, months }) => fits(miles) && fits(months)))
-      return setSaid({ kind: "fault", text: "A figure above is no whole number. Nothing was saved; put it right." });
-    try {
-      await call(routes.changeIntervals, {
-        body: {
-          intervals: services.map((service) => ({
-            ...service,
-            miles: wholeNumber(service.miles),
-            months: wholeNumber(service.months),
-          })),
-        },
-      });
-      setSaid({ kind: "note", text: "Saved. What is due goes by this from now on." });
-      await queries.invalidateQueries();
-    } catch (error) {
-      setSaid({ kind: "fault", text: errorWords(error) });
-    }
+      return say({ kind: "fault", text: "A figure above is no whole number. Nothing was saved; put it right." });
+    const intervals = services.map((service) => ({
+      ...service,
+      miles: wholeNumber(service.miles),
+      months: wholeNumber(service.months),
+    }));
+    await saveList(
+      (version) => call(routes.changeIntervals, { body: { version, intervals } }),
+      "Saved. What is due goes by this from now on.",
+    );
   };
   return (
     <Screen

@@ -23,6 +23,7 @@ it("changes a phrase with a gap, says how it reads without, and keeps it", async
   fireEvent.press(screen.getByTestId("save-concerns"));
   await waitFor(() =>
     expect(sent(server)).toEqual({
+      version: 1,
       concerns: [{ id: "grind", text: "Brakes grind {when}", kind: "wish", area: "Brakes" }],
       concernGaps: [{ name: "when", choices: ["when cold", "when wet"] }],
     }),
@@ -69,4 +70,34 @@ it("keeps what was typed when the server refuses it", async () => {
   fireEvent.press(screen.getByTestId("save-concerns"));
   expect(await screen.findByText("A phrase has no words.")).toBeTruthy();
   expect(screen.getByLabelText("Phrase").props.value).toBe("  ");
+});
+
+it("takes in what somebody else changed meanwhile, and saves both then", async () => {
+  const theirs = { id: "theirs", text: "Squeals when reversing", kind: "fault", area: "Brakes" };
+  const newest = {
+    ...BUSINESS,
+    settings: {
+      ...BUSINESS.settings,
+      versions: { ...BUSINESS.settings.versions, concerns: 4 },
+      concerns: [...BUSINESS.settings.concerns, theirs],
+    },
+  };
+  const server = fakeServer({
+    "PATCH /api/business/concerns": ({ body }) =>
+      (body as { version: number }).version === 4
+        ? { body: { concerns: newest.settings.concerns, concernGaps: [] } }
+        : problemReply(409, "version/changed", "Somebody else changed this list meanwhile."),
+    "GET /api/business": { body: newest },
+  });
+  show(<ConcernSettings />);
+  fireEvent.press(screen.getByTestId("add-phrase"));
+  fireEvent.changeText(screen.getByLabelText("Phrase"), "Clicks at idle");
+  fireEvent.press(screen.getByTestId("save-concerns"));
+  await screen.findByText(/their changes are in it now beside yours/);
+  fireEvent.press(screen.getByTestId("save-concerns"));
+  await screen.findByText(/^Saved/);
+  const saved = server.asked.filter(({ method }) => method === "PATCH").at(-1)?.body as {
+    concerns: { text: string }[];
+  };
+  expect(saved.concerns.map(({ text }) => text)).toEqual(["Brakes grind", "Squeals when reversing", "Clicks at idle"]);
 });

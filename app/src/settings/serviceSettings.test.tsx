@@ -21,7 +21,7 @@ it("changes how often a service is due; nothing typed is as the spec sheet says"
   fireEvent.press(screen.getByRole("checkbox", { name: "Wiper blades" }));
   fireEvent.press(screen.getByTestId("save-services"));
   await waitFor(() =>
-    expect(sent(server)).toEqual({ intervals: [{ id: "oil", title: "Oil and filter", miles: 6500, months: null, jobIds: [] }] }),
+    expect(sent(server)).toEqual({ version: 1, intervals: [{ id: "oil", title: "Oil and filter", miles: 6500, months: null, jobIds: [] }] }),
   );
   expect(await screen.findByText(/Saved\. What is due/)).toBeTruthy();
 }); // prettier-ignore

@@ -1,5 +1,6 @@
+import keptPending from "../testing/kept/pending.v1.json";
 import { LIBRARY_SAMPLE, SETTINGS_SAMPLE, viewSample } from "../testing/samples";
-import { nextBatch, retryDelayMs, settle, withPending, type Pending } from "./queue";
+import { nextBatch, retryDelayMs, settle, upgradePending, withPending, type Pending } from "./queue";
 
 const context = {
   actor: { id: "me", name: "Me", rights: ["seeCost" as const, "changePrices" as const] },
@@ -79,6 +80,18 @@ describe("what the device shows", () => {
     );
     expect(shown.visits.map(({ id }) => id)).toEqual(["visit-a", "visit-b"]);
   });
+});
+
+it("opens what yesterday's app queued, as it is queued now", () => {
+  // Kept as the commit before wrote it.
+  const upgraded = upgradePending(keptPending as Pending[]);
+  expect(upgraded.map(({ command }) => command)).toEqual([
+    { type: "recordOdometer", miles: 88120 },
+    { type: "receiveParts", items: [{ lineId: "01900000-0000-7000-8000-000000000001", quantity: null }] },
+    { type: "leave" },
+  ]);
+  expect(upgraded.map(({ id }) => id)).toEqual(keptPending.map(({ id }) => id));
+  expect(withPending(viewSample(), upgraded, context).state.received).toMatchObject([{ quantity: 1 }]);
 });
 
 describe("sending", () => {

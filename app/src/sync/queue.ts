@@ -2,6 +2,8 @@ import {
   Refusal,
   applyCommand,
   applyVisitCommand,
+  clientWorkOrderCommand,
+  upgradeCommand,
   type Actor,
   type BusinessSettings,
   type ClientWorkOrderCommand,
@@ -18,6 +20,16 @@ export type Pending = { /** Who gave it; nobody else sends it. */ by: string } &
   | { kind: "workOrder"; id: string; at: string; target: string; command: ClientWorkOrderCommand }
   | { kind: "visit"; id: string; at: string; target: string; workOrderId: string; command: VisitCommand }
 );
+
+/** What was queued by yesterday's app, as it is queued now. */
+export function upgradePending(kept: readonly Pending[]): Pending[] {
+  return kept.map((item) => {
+    if (item.kind !== "workOrder") return item;
+    // What is no command any more goes as it is: the server says so to the person who gave it.
+    const read = clientWorkOrderCommand.safeParse(upgradeCommand(item.command));
+    return read.success ? { ...item, command: read.data } : item;
+  });
+}
 
 /** A photo taken on this device whose bytes are not yet at the server. */
 export interface PendingPhoto {
@@ -52,7 +64,7 @@ export function withPending(view: WorkOrderView, pending: readonly Pending[], co
     if (item.kind === "workOrder" && item.target === view.state.id) {
       state = orSame(state, () =>
         applyCommand(state, item.command, {
-          workOrderId: item.target,
+          aggregateId: item.target,
           commandId: item.id,
           at: item.at,
           actor: context.actor,
@@ -65,7 +77,7 @@ export function withPending(view: WorkOrderView, pending: readonly Pending[], co
     if (item.kind === "visit" && item.workOrderId === view.state.id) {
       const before = visits.find(({ id }) => id === item.target) ?? null;
       const after = orSame(before, () =>
-        applyVisitCommand(before, item.command, { visitId: item.target, at: item.at }),
+        applyVisitCommand(before, item.command, { aggregateId: item.target, at: item.at }),
       );
       visits = [...visits.filter(({ id }) => id !== item.target), ...(after ? [after] : [])].sort((a, b) =>
         a.startsAt < b.startsAt ? -1 : 1,

@@ -1,5 +1,5 @@
 import { fakeServer, problemReply, type Asked, type Reply } from "../testing/harness";
-import { stateSample, viewSample } from "../testing/samples";
+import { viewSample, visitSample } from "../testing/samples";
 import {
   attachPhoto,
   dismissRefusal,
@@ -24,10 +24,14 @@ const outcomesOf = (asked: Asked): { id: string }[] => (asked.body as { commands
 const applied = (asked: Asked): Reply => ({
   body: {
     outcomes: outcomesOf(asked).map(({ id }) => ({ id, outcome: "applied", refusal: null, conflicts: [] })),
-    workOrder: viewSample({
+    change: {
+      id: "order-1",
+      number: 1001,
+      fromRevision: 1,
       revision: 2,
-      state: stateSample({ odometerMiles: { value: 9, at: "2026-11-23T17:00:00.000Z" } }),
-    }),
+      state: { odometerMiles: { value: 9, at: "2026-11-23T17:00:00.000Z" } },
+      parties: null,
+    },
   },
 });
 
@@ -35,7 +39,7 @@ beforeEach(() => {
   jest.useRealTimers();
   useSync.setState({
     personId: "me",
-    views: {},
+    views: { "order-1": viewSample() },
     pending: [],
     photos: [],
     refused: [],
@@ -96,7 +100,7 @@ it("tells what was refused until it is understood", async () => {
           refusal: "job/finished",
           conflicts: [],
         })),
-        workOrder: viewSample(),
+        change: null,
       },
     }),
   });
@@ -135,22 +139,38 @@ it("sends only the work of who is signed in", async () => {
   expect(useSync.getState().pending).toEqual([]);
 });
 
-it("brings the work order along when a visit changed", async () => {
+it("takes a visit in as the server has it, and tells the lists once", async () => {
   const changed = jest.fn();
-  fakeServer({
+  const visit = visitSample({ id: "v1", arrivedAt: "2026-11-23T17:02:00.000Z" });
+  const server = fakeServer({
     "POST /api/visits/v1/commands": (asked) => ({
       body: {
         outcomes: outcomesOf(asked).map(({ id }) => ({ id, outcome: "applied", refusal: null, conflicts: [] })),
-        visit: null,
+        visit,
       },
     }),
-    "GET /api/work-orders/order-1": { body: viewSample({ revision: 5 }) },
   });
   await resumeSync("me", changed);
   sendVisitCommand("v1", "order-1", { type: "arrive" });
   await settled();
-  expect(useSync.getState().views["order-1"]?.revision).toBe(5);
-  expect(changed).toHaveBeenCalled();
+  expect(useSync.getState().views["order-1"]?.visits).toEqual([visit]);
+  expect(changed.mock.calls).toEqual([[{ id: "v1", revision: 0 }]]);
+  expect(server.asked).toHaveLength(1);
+});
+
+it("loads the whole where others changed it meanwhile", async () => {
+  fakeServer({
+    [COMMANDS]: (asked) => ({
+      body: {
+        outcomes: outcomesOf(asked).map(({ id }) => ({ id, outcome: "applied", refusal: null, conflicts: [] })),
+        change: { id: "order-1", number: 1001, fromRevision: 6, revision: 7, state: {}, parties: null },
+      },
+    }),
+    "GET /api/work-orders/order-1": { body: viewSample({ revision: 7 }) },
+  });
+  sendCommand("order-1", { type: "recordOdometer", miles: 9 });
+  await settled();
+  expect(useSync.getState().views["order-1"]?.revision).toBe(7);
 });
 
 it("sends a photo before the command that names it, and gives up on a file that is none", async () => {

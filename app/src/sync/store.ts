@@ -2,10 +2,20 @@ import { createStore, del, entries, get, set as keep } from "idb-keyval";
 import { v7 as uuid } from "uuid";
 import { create } from "zustand";
 import type { ClientWorkOrderCommand, VisitCommand } from "@mechanon/core";
-import { routes, type CommandOutcome, type WorkOrderView } from "@mechanon/contract";
+import { routes, type CommandOutcome, type WorkOrderChange, type WorkOrderView } from "@mechanon/contract";
 import { call, sendPhoto } from "../api/call";
 import { ApiProblem, Unreachable, errorWords } from "../api/problem";
-import { nextBatch, retryDelayMs, settle, type Pending, type PendingPhoto, type Refused } from "./queue";
+import { mergeChange, withVisit } from "./mergeChange";
+import {
+  nextBatch,
+  retryDelayMs,
+  settle,
+  upgradePending,
+  type Pending,
+  type PendingPhoto,
+  type Refused,
+} from "./queue";
+import type { Changed } from "./refreshOnce";
 
 interface SyncState {
   /** Whose work is sent from this device now. */
@@ -39,10 +49,10 @@ const hasDatabase = typeof indexedDB !== "undefined";
 const queueStore = hasDatabase ? createStore("mechanon-queue", "queue") : undefined;
 const photoStore = hasDatabase ? createStore("mechanon-photos", "photos") : undefined;
 let timer: ReturnType<typeof setTimeout> | undefined;
-let onChanged: () => void = () => undefined;
+let onChanged: (changed: Changed) => void = () => undefined;
 
 /** Loads what was left unsent when the app was last open, and goes on sending. */
-export async function resumeSync(personId: string, changed: () => void): Promise<void> {
+export async function resumeSync(personId: string, changed: (changed: Changed) => void): Promise<void> {
   onChanged = changed;
   useSync.setState({ personId, stuck: null, failures: 0 });
   if (queueStore && photoStore) {
@@ -50,7 +60,7 @@ export async function resumeSync(personId: string, changed: () => void): Promise
     const photos = await entries<string, Blob>(photoStore);
     const { pending } = useSync.getState();
     useSync.setState({
-      pending: [...(kept ?? []).filter(({ id }) => !pending.some((item) => item.id === id)), ...pending],
+      pending: [...upgradePending(kept ?? []).filter(({ id }) => !pending.some((item) => item.id === id)), ...pending],
       photos: photos.map(([id, blob]) => ({ id, blob })),
     });
   }
@@ -97,6 +107,19 @@ export async function loadWorkOrder(id: string): Promise<void> {
 
 export function keepView(view: WorkOrderView): void {
   useSync.setState((state) => ({ views: withView(state.views, view) }));
+}
+
+/** Takes in what commands changed, which the server answered; what was changed elsewhere too is loaded whole. */
+export async function keepChange(change: WorkOrderChange | null): Promise<void> {
+  const view = await viewAfter(change);
+  if (view) keepView(view);
+}
+
+/** @returns null when nothing changed. @throws what `call` throws. */
+async function viewAfter(change: WorkOrderChange | null): Promise<WorkOrderView | null> {
+  if (!change) return null;
+  const merged = mergeChange(useSync.getState().views[change.id], change);
+  return merged ?? call(routes.getWorkOrder, { params: { id: change.id } });
 }
 
 /** Answers may arrive out of order: an older copy never replaces a newer one. */
@@ -181,25 +204,24 @@ async function sendPhotos(): Promise<void> {
 async function sendBatch(batch: Pending[]): Promise<void> {
   const [first] = batch;
   if (!first) return;
-  let outcomes: CommandOutcome[];
   if (first.kind === "workOrder") {
     const commands = batch.flatMap((item) =>
       item.kind === "workOrder" ? [{ id: item.id, at: item.at, command: item.command }] : [],
     );
     const answer = await call(routes.sendWorkOrderCommands, { params: { id: first.target }, body: { commands } });
-    outcomes = answer.outcomes;
-    finish(outcomes, answer.workOrder);
+    finish(answer.outcomes, await viewAfter(answer.change));
+    if (answer.change) onChanged(answer.change);
   } else {
     const commands = batch.flatMap((item) =>
       item.kind === "visit" ? [{ id: item.id, at: item.at, command: item.command }] : [],
     );
     const answer = await call(routes.sendVisitCommands, { params: { id: first.target }, body: { commands } });
-    const view = await call(routes.getWorkOrder, { params: { id: first.workOrderId } });
-    outcomes = answer.outcomes;
-    finish(outcomes, view);
+    const { visit } = answer;
+    const known = useSync.getState().views[first.workOrderId];
+    finish(answer.outcomes, known && visit ? withVisit(known, visit) : null);
+    if (visit) onChanged({ id: visit.id, revision: 0 });
   }
   await persist();
-  onChanged();
 }
 
 /** One step of the store, so that no frame shows a command twice or not at all. */

@@ -1,7 +1,8 @@
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
 import { render } from "@testing-library/react-native";
 import type { ReactElement } from "react";
-import type { BusinessView, Me, WorkOrderView } from "@mechanon/contract";
+import type { Me, WorkOrderView } from "@mechanon/contract";
+import type { Business } from "../session/useSession";
 import { useSync } from "../sync/store";
 import { FaceProvider } from "../ui/face";
 import { LIBRARY_SAMPLE, SETTINGS_SAMPLE } from "./samples";
@@ -14,11 +15,12 @@ export const ME: Me = {
   rights: ["seeCost", "changePrices"],
   business: { id: "b", name: "Larkhaven Driveway Garage", timeZone: "America/Los_Angeles" },
 };
-export const BUSINESS: BusinessView = {
+export const BUSINESS: Business = {
   id: "b",
   name: "Larkhaven Driveway Garage",
   timeZone: "America/Los_Angeles",
   settings: SETTINGS_SAMPLE,
+  libraryVersion: 1,
   library: LIBRARY_SAMPLE,
   people: [
     { id: "me", name: "Odile Farrow", isMechanic: true },
@@ -101,6 +103,10 @@ export function show(element: ReactElement, me: Partial<Me> = {}): QueryClient {
   });
   queries.setQueryData(["me"], { ...ME, ...me });
   queries.setQueryData(["business"], BUSINESS);
+  queries.setQueryData(["library", BUSINESS.libraryVersion], {
+    version: BUSINESS.libraryVersion,
+    library: BUSINESS.library,
+  });
   render(element, {
     wrapper: ({ children }) => (
       <QueryClientProvider client={queries}>

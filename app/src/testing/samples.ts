@@ -18,6 +18,7 @@ import type {
 
 /** Small made-up settings for tests of the app. */
 export const SETTINGS_SAMPLE: BusinessSettings = {
+  versions: { concerns: 1, intervals: 1, newcomers: 1 },
   phone: "+13605550100",
   home: { street: "4 Ropewalk", latitude: 48.03, longitude: -122.6 },
   streets: [
@@ -98,7 +99,7 @@ export const LIBRARY_SAMPLE: LibraryJob[] = [
 /** A work order nothing has happened to yet. */
 export function stateSample(over: Partial<WorkOrderState> = {}): WorkOrderState {
   return {
-    id: "order-1", customerId: "customer-1", vehicleId: "car-1", openedAt: "2026-11-23T16:00:00.000Z", openedBy: "me", rules: SETTINGS_SAMPLE.rules, taxExempt: false,
+    version: 2, id: "order-1", customerId: "customer-1", vehicleId: "car-1", openedAt: "2026-11-23T16:00:00.000Z", openedBy: "me", rules: SETTINGS_SAMPLE.rules, taxExempt: false,
     concerns: [], odometerMiles: null, pressures: null, findings: [], jobs: [], approvals: [], orders: [], received: [], payments: [], conflicts: [], ...over,
   }; // prettier-ignore
 }
@@ -112,7 +113,7 @@ export function viewSample(over: Partial<WorkOrderView> = {}): WorkOrderView {
     vehicle: vehicleSample(),
     visits: [],
     messages: [],
-    pendingCharges: [],
+    requests: [],
     ...over,
   };
 }
@@ -180,7 +181,7 @@ export function jobSample(over: Partial<Job> = {}): Job {
 /** A booked visit. */
 export function visitSample(over: Partial<VisitState> = {}): VisitState {
   return {
-    id: "v", workOrderIds: ["order-1"], mechanicId: "me",
+    version: 2, overlapAllowed: false, id: "v", workOrderIds: ["order-1"], mechanicId: "me",
     place: { street: "18 Heron Landing", town: "Larkhaven", region: "WA", postcode: "98099", latitude: null, longitude: null },
     startsAt: AT, endsAt: "2026-11-23T18:00:00.000Z", note: "Gate code 4410", bookedAt: AT,
     setOffAt: null, arrivedAt: null, leftAt: null, cancelledAt: null, ...over,

@@ -8,7 +8,7 @@ import { VIN_LENGTH } from "./useVin";
 import { VinMarks } from "./VinMarks";
 
 /** Problems that are only told. */
-const NOTES: readonly string[] = ["check-digit-note", "unknown-model"];
+const NOTES: readonly string[] = ["check-digit-note", "unknown-model", "either-year"];
 const MOST_SUGGESTED = 3;
 
 /** What is wrong with a VIN as typed so far; only a whole one is held against its check digit. */

@@ -8,7 +8,7 @@ import {
   openPoints,
   type InspectionPoint,
 } from "@mechanon/core";
-import type { BusinessView, WorkOrderView } from "@mechanon/contract";
+import type { WorkOrderView } from "@mechanon/contract";
 import { PhotoButton } from "../photos/PhotoButton";
 import { PhotoStrip } from "../photos/PhotoStrip";
 import { sendCommand } from "../sync/store";
@@ -21,11 +21,12 @@ import { SPACE } from "../ui/theme";
 import { Words } from "../ui/Words";
 import { addFromLibrary } from "./addFromLibrary";
 import { GRADE_LOOK } from "./gradeLook";
+import type { Business } from "../session/useSession";
 
 const GRADE_OPTIONS = GRADES.map((value) => ({ value, ...GRADE_LOOK[value] }));
 
 /** The short inspection: one thumb a point, a measurement where the trade measures, and the cure at once. */
-export function CheckPart({ view, business }: { view: WorkOrderView; business: BusinessView }) {
+export function CheckPart({ view, business }: { view: WorkOrderView; business: Business }) {
   const { state } = view;
   const points = business.settings.inspection;
   const open = openPoints(points, state.findings);
@@ -106,7 +107,7 @@ function Odometer({ view }: { view: WorkOrderView }) {
   );
 }
 
-function Point({ point, view, business }: { point: InspectionPoint; view: WorkOrderView; business: BusinessView }) {
+function Point({ point, view, business }: { point: InspectionPoint; view: WorkOrderView; business: Business }) {
   const colors = useColors();
   const { state } = view;
   const finding = state.findings.find(({ pointId }) => pointId === point.id);

@@ -2,7 +2,7 @@ import { Check, CircleDashed, Plus } from "../ui/icons";
 import { useState } from "react";
 import { StyleSheet, View } from "react-native";
 import { v7 as uuid } from "uuid";
-import type { BusinessView, WorkOrderView } from "@mechanon/contract";
+import type { WorkOrderView } from "@mechanon/contract";
 import { ConcernPicker } from "../concerns/ConcernPicker";
 import type { PickedConcern } from "../concerns/pickedConcern";
 import { sendCommand } from "../sync/store";
@@ -10,9 +10,10 @@ import { Button } from "../ui/Button";
 import { useColors } from "../ui/face";
 import { SPACE } from "../ui/theme";
 import { Words } from "../ui/Words";
+import type { Business } from "../session/useSession";
 
 /** Why the customer called, and whether something on the quote answers it. */
-export function Concerns({ view, business }: { view: WorkOrderView; business: BusinessView }) {
+export function Concerns({ view, business }: { view: WorkOrderView; business: Business }) {
   const colors = useColors();
   const { state } = view;
   const [picked, setPicked] = useState<PickedConcern[] | null>(null);

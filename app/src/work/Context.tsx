@@ -12,6 +12,7 @@ import { Row } from "../ui/Row";
 import { SPACE } from "../ui/theme";
 import { Words } from "../ui/Words";
 import { SwapPart } from "./SwapPart";
+import { customerName } from "../customers/customerName";
 
 /** What the sheet is about: the customer, the car, the margin. A short row of links on a phone. */
 export function Context({ view, isUnsent, isWide }: { view: WorkOrderView; isUnsent: boolean; isWide: boolean }) {
@@ -21,21 +22,25 @@ export function Context({ view, isUnsent, isWide }: { view: WorkOrderView; isUns
   const seesCost = useRight("seeCost");
   const links = (
     <View style={styles.links}>
-      <ContactLinks customer={customer} short={!isWide} />
-      <Button
-        kind="quiet"
-        icon={UserRound}
-        label="Customer"
-        onPress={() => router.navigate(`/customers/${customer.id}`)}
-      />
+      {customer ? (
+        <>
+          <ContactLinks customer={customer} short={!isWide} />
+          <Button
+            kind="quiet"
+            icon={UserRound}
+            label="Customer"
+            onPress={() => router.navigate(`/customers/${customer.id}`)}
+          />
+        </>
+      ) : null}
       {vehicle ? (
         <Button kind="quiet" icon={CarFront} label="Car" onPress={() => router.navigate(`/cars/${vehicle.id}`)} />
       ) : null}
     </View>
   );
   if (!isWide) return links;
-  const place = view.visits.at(-1)?.place ?? mainPlace(customer);
-  const access = place ? accessAt(customer, place) : "";
+  const place = view.visits.at(-1)?.place ?? (customer && mainPlace(customer));
+  const access = place && customer ? accessAt(customer, place) : "";
   const profit = priceWorkOrder(state, "all").profit;
   const facts = (
     vehicle === null
@@ -52,7 +57,7 @@ export function Context({ view, isUnsent, isWide }: { view: WorkOrderView; isUns
   ).filter((fact): fact is [string, string] => Boolean(fact[1]));
   return (
     <View style={styles.panel}>
-      <Heading level={2}>{customer.name}</Heading>
+      <Heading level={2}>{customerName(customer)}</Heading>
       {links}
       {place ? (
         <View style={styles.place}>
@@ -61,7 +66,7 @@ export function Context({ view, isUnsent, isWide }: { view: WorkOrderView; isUns
         </View>
       ) : null}
       {access ? <Words strong>{access}</Words> : null}
-      {customer.usualPayer ? <Words>{`${customer.usualPayer.name} usually pays`}</Words> : null}
+      {customer?.usualPayer ? <Words>{`${customer.usualPayer.name} usually pays`}</Words> : null}
       <Heading level={2}>The car</Heading>
       {facts.map(([name, value]) => (
         <View key={name}>

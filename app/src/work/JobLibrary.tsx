@@ -9,7 +9,7 @@ import {
   type LibraryJob,
   type Offer,
 } from "@mechanon/core";
-import type { BusinessView, WorkOrderView } from "@mechanon/contract";
+import type { WorkOrderView } from "@mechanon/contract";
 import { sendCommand } from "../sync/store";
 import { Button } from "../ui/Button";
 import { useColors } from "../ui/face";
@@ -18,6 +18,7 @@ import { Press } from "../ui/Press";
 import { SPACE } from "../ui/theme";
 import { Words } from "../ui/Words";
 import { addFromLibrary } from "./addFromLibrary";
+import type { Business } from "../session/useSession";
 
 /** Jobs kept ready: what fits the findings and concerns first, then all, found by a few letters. */
 export function JobLibrary({
@@ -26,7 +27,7 @@ export function JobLibrary({
   onDone,
 }: {
   view: WorkOrderView;
-  business: BusinessView;
+  business: Business;
   onDone: () => void;
 }) {
   const [typed, setTyped] = useState("");

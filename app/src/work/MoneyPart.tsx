@@ -4,7 +4,7 @@ import { StyleSheet, View } from "react-native";
 import { Banknote, CreditCard } from "../ui/icons";
 import { v7 as uuid } from "uuid";
 import { balanceOf, readMoney, showMoment, showMoney } from "@mechanon/core";
-import { routes, type BusinessView, type WorkOrderView } from "@mechanon/contract";
+import { routes, type WorkOrderView } from "@mechanon/contract";
 import { call } from "../api/call";
 import { errorWords } from "../api/problem";
 import { useToday } from "../day/useDay";
@@ -17,6 +17,7 @@ import { Row } from "../ui/Row";
 import { SPACE } from "../ui/theme";
 import { Words } from "../ui/Words";
 import { cashChoices } from "./cashChoices";
+import type { Business } from "../session/useSession";
 
 /** What is owed, what was paid, and taking money: card through the terminal, or cash with change. */
 export function MoneyPart({
@@ -25,7 +26,7 @@ export function MoneyPart({
   isUnsent,
 }: {
   view: WorkOrderView;
-  business: BusinessView;
+  business: Business;
   isUnsent: boolean;
 }) {
   const router = useRouter();
@@ -36,7 +37,9 @@ export function MoneyPart({
   // Held here, since asking and answering come and go below it.
   const { charge, fault, busy } = useCharge(state.id);
   // While the terminal is being asked, the charge in flight is not an open question yet.
-  const pending = busy ? [] : view.pendingCharges;
+  const charges = view.requests.filter(({ kind }) => kind === "cardCharge");
+  const pending = busy ? [] : charges.filter(({ status }) => status === "asked");
+  const lapsed = charges.filter(({ status }) => status === "lapsed");
   return (
     <View style={styles.list}>
       <Row left="Agreed, with taxes" right={showMoney(balance.totalCents)} />
@@ -63,17 +66,24 @@ export function MoneyPart({
         right={showMoney(balance.dueCents)}
       />
       {fault ? <Notice text={fault} /> : null}
-      {pending.map(({ paymentId, amountCents }) => (
-        <View key={paymentId} style={styles.list}>
+      {lapsed.map(({ id, amountCents, at }) => (
+        <Notice
+          key={id}
+          kind="note"
+          text={`The charge of ${showMoney(amountCents ?? 0)}, ${showMoment(at, business.timeZone, today)}, never reached the terminal. The card was not charged.`}
+        />
+      ))}
+      {pending.map(({ id, amountCents }) => (
+        <View key={id} style={styles.list}>
           {fault ? null : (
             <Notice
-              text={`It is not known whether the card was charged ${showMoney(amountCents)}. Ask the terminal; it will not charge twice.`}
+              text={`It is not known whether the card was charged ${showMoney(amountCents ?? 0)}. The terminal is asked by itself until it says; you can ask now, and it will not charge twice.`}
             />
           )}
           <Button
             kind="next"
             label="Ask the terminal again"
-            onPress={() => void charge(paymentId, amountCents)}
+            onPress={() => void charge(id, amountCents ?? 0)}
             testID="ask-terminal"
           />
         </View>

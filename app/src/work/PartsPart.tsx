@@ -7,13 +7,14 @@ import {
   approvedParts,
   countOf,
   orderCostCents,
-  orderOf,
+  quantityToCome,
   partStatus,
   showMoney,
   showMoment,
   type PartStatus,
+  type PartsOrder,
 } from "@mechanon/core";
-import { routes, type WorkOrderView } from "@mechanon/contract";
+import { routes, type OpenRequest, type WorkOrderView } from "@mechanon/contract";
 import { call } from "../api/call";
 import { ApiProblem, errorWords } from "../api/problem";
 import { useToday } from "../day/useDay";
@@ -39,9 +40,13 @@ export function PartsPart({ view, isUnsent }: { view: WorkOrderView; isUnsent: b
   const zone = useBusiness()?.timeZone ?? "utc";
   const needed = approvedParts(state, "needed");
   const ordered = approvedParts(state, "ordered");
+  const out = view.requests.filter(({ kind }) => kind === "partsOrder");
+  const isOut = (lineId: string): boolean =>
+    out.some(({ status, lineIds }) => status === "asked" && lineIds.includes(lineId));
+  const toOrder = needed.filter(({ id }) => !isOut(id));
   const rows = approvedJobs(state).flatMap((job) =>
     job.lines.flatMap((line) =>
-      line.kind === "part" ? [{ line, status: partStatus(state, job, line.id), order: orderOf(state, line.id) }] : [],
+      line.kind === "part" ? [{ line, status: partStatus(state, job, line), order: lastOrder(state, line.id) }] : [],
     ),
   );
   if (rows.length === 0)
@@ -58,7 +63,7 @@ export function PartsPart({ view, isUnsent }: { view: WorkOrderView; isUnsent: b
           </View>
           <View style={styles.grow}>
             <Words strong align="right">
-              {STATUS_WORDS[status]}
+              {status === "needed" && isOut(line.id) ? "Being ordered" : STATUS_WORDS[status]}
             </Words>
             {order ? (
               <Words size="small" tone="muted" align="right" figures>
@@ -73,12 +78,20 @@ export function PartsPart({ view, isUnsent }: { view: WorkOrderView; isUnsent: b
           </View>
         </View>
       ))}
-      {needed.length > 0 ? <Order view={view} isUnsent={isUnsent} /> : null}
+      {out.map((request) => (
+        <OpenOrder key={request.id} request={request} view={view} />
+      ))}
+      {toOrder.length > 0 ? <Order view={view} isUnsent={isUnsent} lineIds={toOrder.map(({ id }) => id)} /> : null}
       {ordered.length > 0 ? (
         <Button
-          kind={needed.length > 0 ? "plain" : "next"}
+          kind={toOrder.length > 0 ? "plain" : "next"}
           label={`Take in ${countOf(ordered.length, "part")}`}
-          onPress={() => sendCommand(state.id, { type: "receiveParts", lineIds: ordered.map(({ id }) => id) })}
+          onPress={() =>
+            sendCommand(state.id, {
+              type: "receiveParts",
+              items: ordered.map((line) => ({ lineId: line.id, quantity: quantityToCome(state, line) })),
+            })
+          }
           testID="take-in"
         />
       ) : null}
@@ -86,7 +99,49 @@ export function PartsPart({ view, isUnsent }: { view: WorkOrderView; isUnsent: b
   );
 }
 
-function Order({ view, isUnsent }: { view: WorkOrderView; isUnsent: boolean }) {
+/** An order of which it is not known what became, or that never reached the supplier. */
+function OpenOrder({ request, view }: { request: OpenRequest; view: WorkOrderView }) {
+  const today = useToday();
+  const zone = useBusiness()?.timeZone ?? "utc";
+  const [fault, setFault] = useState<string | null>(null);
+  const [busy, setBusy] = useState(false);
+  const { id: orderId, status, at, lineIds } = request;
+  const what = `The order of ${countOf(lineIds.length, "part")}, ${showMoment(at, zone, today)},`;
+  if (status === "lapsed")
+    return <Notice kind="note" text={`${what} never reached the supplier. Nothing was ordered by it.`} />;
+  const ask = async (): Promise<void> => {
+    setBusy(true);
+    try {
+      const { workOrder } = await call(routes.orderParts, {
+        params: { id: view.state.id },
+        body: { orderId, lineIds, acceptChangedCost: true },
+      });
+      keepView(workOrder);
+    } catch (problem) {
+      setFault(errorWords(problem));
+    } finally {
+      setBusy(false);
+    }
+  };
+  return (
+    <View style={styles.list}>
+      <Notice
+        text={
+          fault ??
+          `${what} is not confirmed yet. The supplier is asked by itself until it says; you can ask now, and it will not be ordered twice.`
+        }
+      />
+      <Button busy={busy} label="Ask the supplier now" onPress={() => void ask()} testID="ask-supplier" />
+    </View>
+  );
+}
+
+/** The newest order of a line. */
+function lastOrder({ orders }: WorkOrderView["state"], lineId: string): PartsOrder | undefined {
+  return orders.findLast(({ items }) => items.some((item) => item.lineId === lineId));
+}
+
+function Order({ view, isUnsent, lineIds }: { view: WorkOrderView; isUnsent: boolean; lineIds: string[] }) {
   const { state } = view;
   const [fault, setFault] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
@@ -94,11 +149,12 @@ function Order({ view, isUnsent }: { view: WorkOrderView; isUnsent: boolean }) {
   const orderId = useRef(uuid());
   const { data, error, refetch } = useQuery({
     queryKey: ["offers", state.id, view.revision],
-    queryFn: () => call(routes.askSupplier, { params: { id: state.id } }),
+    queryFn: () => call(routes.askSupplier, { params: { id: state.id }, query: {} }),
     enabled: !isUnsent,
   });
-  const available = data?.offers.filter((offer) => offer.available >= offer.quantity) ?? [];
-  const short = data?.offers.filter((offer) => offer.available < offer.quantity) ?? [];
+  const offers = data?.offers.filter(({ lineId }) => lineIds.includes(lineId)) ?? [];
+  const available = offers.filter((offer) => offer.available >= offer.quantity);
+  const short = offers.filter((offer) => offer.available < offer.quantity);
   const cost = orderCostCents(available);
   const order = async (): Promise<void> => {
     setBusy(true);
@@ -117,6 +173,8 @@ function Order({ view, isUnsent }: { view: WorkOrderView; isUnsent: boolean }) {
         orderId.current = uuid();
         void refetch();
       }
+      // What is out with the supplier now shows above.
+      await call(routes.getWorkOrder, { params: { id: state.id } }).then(keepView, () => undefined);
     } finally {
       setBusy(false);
     }

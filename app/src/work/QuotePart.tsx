@@ -2,8 +2,8 @@ import { useState } from "react";
 import { StyleSheet, View } from "react-native";
 import { useRouter } from "expo-router";
 import { CUSTOMER_PAYER, priceWorkOrder, quoteTotalCents, showMoney } from "@mechanon/core";
-import type { BusinessView, WorkOrderView } from "@mechanon/contract";
-import { useRight } from "../session/useSession";
+import type { WorkOrderView } from "@mechanon/contract";
+import { useRight, type Business } from "../session/useSession";
 import { Button } from "../ui/Button";
 import { Press } from "../ui/Press";
 import { Row } from "../ui/Row";
@@ -14,7 +14,7 @@ import { QuoteJob } from "./QuoteJob";
 import { quoteSums } from "./quoteSums";
 
 /** The priced jobs; margin only for those who may see it. */
-export function QuotePart({ view, business }: { view: WorkOrderView; business: BusinessView }) {
+export function QuotePart({ view, business }: { view: WorkOrderView; business: Business }) {
   const router = useRouter();
   const { state } = view;
   const seesCost = useRight("seeCost");

@@ -19,10 +19,17 @@ const running: WorkOrderView = viewSample({
   }),
 }); // prettier-ignore
 const COMMANDS = "POST /api/work-orders/order-1/commands";
-const done = (over: Partial<WorkOrderView>): Reply => ({
+const done = (over: Partial<Pick<WorkOrderView, "customer" | "vehicle">>): Reply => ({
   body: {
     outcomes: [{ id: "c", outcome: "applied", refusal: null, conflicts: [] }],
-    workOrder: { ...running, revision: 2, ...over },
+    change: {
+      id: "order-1",
+      number: 1001,
+      fromRevision: 1,
+      revision: 2,
+      state: {},
+      parties: { customer: running.customer, vehicle: running.vehicle, ...over },
+    },
   },
 });
 
@@ -39,7 +46,7 @@ const sentCommand = (server: ReturnType<typeof fakeServer>): unknown => {
   return body.commands[0]?.command;
 };
 
-beforeEach(() => resetSync());
+beforeEach(() => resetSync({ "order-1": running }));
 
 it("offers the customer's other cars, and says what a swap means as it is chosen", async () => {
   const server = open(running, { [COMMANDS]: done({ vehicle: OTHER }) });
@@ -102,7 +109,7 @@ it("says where to add a car when the other customer has none", async () => {
 
 it.each<[string, Reply, RegExp]>([
   ["the server cannot be reached", "down", /No connection to the server/],
-  ["it is refused", { body: { outcomes: [{ id: "c", outcome: "refused", refusal: "work-order/not-found", conflicts: [] }], workOrder: null } }, /This work order is not there/], // prettier-ignore
+  ["it is refused", { body: { outcomes: [{ id: "c", outcome: "refused", refusal: "work-order/not-found", conflicts: [] }], change: null } }, /This work order is not there/], // prettier-ignore
   ["the car is gone", problemReply(404, "vehicle/not-found", "This car is not kept here."), /This car is not kept here/], // prettier-ignore
 ])("keeps what was chosen when %s", async (_why, reply, words) => {
   open(running, { [COMMANDS]: reply });

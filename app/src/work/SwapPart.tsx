@@ -14,13 +14,14 @@ import { routes, type Vehicle, type WorkOrderView } from "@mechanon/contract";
 import { call } from "../api/call";
 import { errorWords } from "../api/problem";
 import { CustomerSearch } from "../search/CustomerSearch";
-import { keepView } from "../sync/store";
+import { keepChange } from "../sync/store";
 import { Button } from "../ui/Button";
 import { Choices } from "../ui/Choices";
 import { useColors } from "../ui/face";
 import { Notice } from "../ui/Notice";
 import { SPACE } from "../ui/theme";
 import { Words } from "../ui/Words";
+import { customerName } from "../customers/customerName";
 
 /** What it is swapped for. */
 type Target =
@@ -39,9 +40,9 @@ export function SwapPart({ view, isUnsent }: { view: WorkOrderView; isUnsent: bo
   const [keepAnswers, setKeepAnswers] = useState(false);
   const [fault, setFault] = useState<string | null>(null);
   const { data } = useQuery({
-    queryKey: ["customer", customer.id],
-    queryFn: () => call(routes.getCustomer, { params: { id: customer.id } }),
-    enabled: what === "vehicle",
+    queryKey: ["customer", customer?.id],
+    queryFn: () => call(routes.getCustomer, { params: { id: customer?.id ?? "" } }),
+    enabled: what === "vehicle" && customer !== null,
   });
   const stakes = swapStakes(state);
   const leave = (): void => {
@@ -55,13 +56,13 @@ export function SwapPart({ view, isUnsent }: { view: WorkOrderView; isUnsent: bo
         ? { type: "changeCustomer", customerId: id, keepAnswers }
         : { type: "changeVehicle", vehicleId: id, keepFindings, keepAnswers };
     try {
-      const { outcomes, workOrder } = await call(routes.sendWorkOrderCommands, {
+      const { outcomes, change } = await call(routes.sendWorkOrderCommands, {
         params: { id: state.id },
         body: { commands: [{ id: uuid(), at: new Date().toISOString(), command }] },
       });
       const refusal = outcomes[0]?.refusal;
       if (refusal) return setFault(refusalWords(refusal));
-      if (workOrder) keepView(workOrder);
+      await keepChange(change);
       leave();
     } catch (error) {
       setFault(errorWords(error));
@@ -76,7 +77,12 @@ export function SwapPart({ view, isUnsent }: { view: WorkOrderView; isUnsent: bo
           onPress={() => setWhat("vehicle")}
           testID="swap-car"
         />
-        <Button kind="quiet" label="Wrong customer?" onPress={() => setWhat("customer")} testID="swap-customer" />
+        <Button
+          kind="quiet"
+          label={customer ? "Wrong customer?" : "Say whose it is"}
+          onPress={() => setWhat("customer")}
+          testID="swap-customer"
+        />
       </View>
     );
   if (isUnsent)
@@ -133,7 +139,7 @@ export function SwapPart({ view, isUnsent }: { view: WorkOrderView; isUnsent: bo
         <>
           <Words
             strong
-          >{`${view.number}: ${target.kind === "customer" ? customer.name : showVehicle(vehicle)} becomes ${target.name}`}</Words>
+          >{`${view.number}: ${target.kind === "customer" ? customerName(customer) : showVehicle(vehicle)} becomes ${target.name}`}</Words>
           {target.kind !== "customer" && (stakes.findings > 0 || stakes.odometerMiles !== null) ? (
             <YesNo
               label="Was the right car looked at?"

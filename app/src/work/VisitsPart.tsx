@@ -2,7 +2,7 @@ import { useState } from "react";
 import { StyleSheet, View } from "react-native";
 import { v7 as uuid } from "uuid";
 import { mainPlace, showMoment, showTime, visitStanding, type VisitState } from "@mechanon/core";
-import type { BusinessView, WorkOrderView } from "@mechanon/contract";
+import type { WorkOrderView } from "@mechanon/contract";
 import { useNow, useToday } from "../day/useDay";
 import { SlotPicker, type Slot } from "../newWork/SlotPicker";
 import { sendVisitCommand } from "../sync/store";
@@ -12,6 +12,7 @@ import { Notice } from "../ui/Notice";
 import { SPACE } from "../ui/theme";
 import { Words } from "../ui/Words";
 import { nowhere } from "./nowhere";
+import type { Business } from "../session/useSession";
 
 const STANDING_WORDS = {
   booked: "Booked",
@@ -22,12 +23,12 @@ const STANDING_WORDS = {
 } as const;
 
 /** Every trip for this work order, and booking the next one. */
-export function VisitsPart({ view, business }: { view: WorkOrderView; business: BusinessView }) {
+export function VisitsPart({ view, business }: { view: WorkOrderView; business: Business }) {
   const live = view.visits.filter((visit) => visitStanding(visit) !== "cancelled");
   const [isBooking, setBooking] = useState(live.length === 0);
   const [slot, setSlot] = useState<Slot | null>(null);
   const book = (chosen: Slot): void => {
-    const place = view.visits.at(-1)?.place ?? mainPlace(view.customer) ?? nowhere();
+    const place = view.visits.at(-1)?.place ?? (view.customer && mainPlace(view.customer)) ?? nowhere();
     sendVisitCommand(uuid(), view.state.id, {
       type: "bookVisit",
       workOrderIds: [view.state.id],
@@ -76,7 +77,7 @@ function showMomentOf(slot: Slot, zone: string): string {
   return `${slot.dayName}, ${showTime(slot.startsAt, zone)}`;
 }
 
-function Visit({ visit, view, business }: { visit: VisitState; view: WorkOrderView; business: BusinessView }) {
+function Visit({ visit, view, business }: { visit: VisitState; view: WorkOrderView; business: Business }) {
   const colors = useColors();
   const today = useToday();
   const now = useNow();

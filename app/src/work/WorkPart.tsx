@@ -1,16 +1,17 @@
 import { StyleSheet, View } from "react-native";
 import { CircleCheck, CircleDashed } from "../ui/icons";
 import { approvedJobs, showMoment } from "@mechanon/core";
-import type { BusinessView, WorkOrderView } from "@mechanon/contract";
+import type { WorkOrderView } from "@mechanon/contract";
 import { useToday } from "../day/useDay";
 import { sendCommand } from "../sync/store";
 import { Button } from "../ui/Button";
 import { useColors } from "../ui/face";
 import { SPACE } from "../ui/theme";
 import { Words } from "../ui/Words";
+import type { Business } from "../session/useSession";
 
 /** The agreed jobs, and which are finished. */
-export function WorkPart({ view, business }: { view: WorkOrderView; business: BusinessView }) {
+export function WorkPart({ view, business }: { view: WorkOrderView; business: Business }) {
   const colors = useColors();
   const today = useToday();
   const jobs = approvedJobs(view.state);

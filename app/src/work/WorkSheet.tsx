@@ -34,6 +34,7 @@ import { SwapPart } from "./SwapPart";
 import { VisitsPart } from "./VisitsPart";
 import { WorkPart } from "./WorkPart";
 import { driveMinutesTo } from "./driveTo";
+import { customerName } from "../customers/customerName";
 
 const TITLES: Record<SheetPart, string> = {
   visits: "Visits",
@@ -138,7 +139,7 @@ export function WorkSheet({ id }: { id: string }) {
   );
   return (
     <View style={styles.columns}>
-      <Screen title={`${view.number} ${view.customer.name}`} foot={foot}>
+      <Screen title={`${view.number} ${customerName(view.customer)}`} foot={foot}>
         <View style={styles.head}>
           {isWide ? null : (
             <Press role="link" label="Back to the day" onPress={() => router.navigate("/")} style={styles.back}>
@@ -146,7 +147,7 @@ export function WorkSheet({ id }: { id: string }) {
             </Press>
           )}
           <View style={styles.who}>
-            <Heading level={1}>{view.customer.name}</Heading>
+            <Heading level={1}>{customerName(view.customer)}</Heading>
             <Words>{showVehicle(view.vehicle)}</Words>
             <Words tone="muted" figures>
               {`Work order ${view.number}`}
@@ -168,7 +169,7 @@ export function WorkSheet({ id }: { id: string }) {
             />
           ))}
         {isWide ? null : <Context view={view} isUnsent={unsent} isWide={false} />}
-        {isWide || view.vehicle ? null : swap}
+        {isWide || (view.vehicle && view.customer) ? null : swap}
         <Concerns view={view} business={business} />
         <View>
           {SHEET_PARTS.map((part) => (
@@ -185,7 +186,7 @@ export function WorkSheet({ id }: { id: string }) {
           ))}
         </View>
         {/* Where nothing is missing, seldom needed: below what is. */}
-        {isWide || !view.vehicle ? null : swap}
+        {isWide || !view.vehicle || !view.customer ? null : swap}
       </Screen>
       {isWide ? (
         <ScrollView

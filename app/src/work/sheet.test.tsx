@@ -163,7 +163,7 @@ describe("parts", () => {
   });
   it("are offered with their cost, and ordered once", async () => {
     const server = fakeServer({
-      [OFFERS]: { body: { supplier: "Gull Harbor Parts", offers: [offer] } },
+      [OFFERS]: { body: { supplierId: "gull-harbor", supplier: "Gull Harbor Parts", offers: [offer] } },
       "POST /api/work-orders/order-1/part-orders": problemReply(
         503,
         "parts/supplier-unreachable",
@@ -183,20 +183,62 @@ describe("parts", () => {
   });
   it("say what is short and what became dearer", async () => {
     const offers = [{ ...offer, available: 1 }];
-    fakeServer({ [OFFERS]: { body: { supplier: "Gull Harbor Parts", offers } } });
+    fakeServer({ [OFFERS]: { body: { supplierId: "gull-harbor", supplier: "Gull Harbor Parts", offers } } });
     show(<PartsPart view={view({ jobs: [agreed] })} isUnsent={false} />);
     await screen.findByText(/Gull Harbor Parts has 1 of 2 wiper blade/);
     expect(screen.queryByTestId("order-parts")).toBeNull();
   });
+  it("whose order is not confirmed are asked about under its own id, and not ordered again", async () => {
+    const id = "0190a000-0000-7000-8000-00000000000a";
+    const request = {
+      id,
+      kind: "partsOrder" as const,
+      status: "asked" as const,
+      at: AT,
+      amountCents: null,
+      lineIds: ["w2"],
+    };
+    const server = fakeServer({
+      "POST /api/work-orders/order-1/part-orders": { body: { workOrder: view({ jobs: [agreed] }) } },
+    });
+    show(<PartsPart view={view({ jobs: [agreed] }, { requests: [request] })} isUnsent={false} />);
+    expect(screen.getByText("Being ordered")).toBeTruthy();
+    expect(screen.queryByTestId("order-parts")).toBeNull();
+    fireEvent.press(screen.getByTestId("ask-supplier"));
+    await waitFor(() => expect(server.asked[0]?.body).toMatchObject({ orderId: id, lineIds: ["w2"] }));
+  });
+  it("whose order never reached the supplier can be ordered, and it is said", async () => {
+    fakeServer({ [OFFERS]: { body: { supplierId: "gull-harbor", supplier: "Gull Harbor Parts", offers: [offer] } } });
+    const request = {
+      id: "r",
+      kind: "partsOrder" as const,
+      status: "lapsed" as const,
+      at: AT,
+      amountCents: null,
+      lineIds: ["w2"],
+    };
+    show(<PartsPart view={view({ jobs: [agreed] }, { requests: [request] })} isUnsent={false} />);
+    expect(screen.getByText(/never reached the supplier. Nothing was ordered by it/)).toBeTruthy();
+    await screen.findByTestId("order-parts");
+  });
   it("are taken in", () => {
     const items = [{ lineId: "w2", partNumber: "SD-22", quantity: 2, costCents: 800 }];
     const orders = [
-      { id: "o", at: AT, by: "me", supplier: "Gull Harbor Parts", orderNumber: "GH-1", readyAt: AT, items },
+      {
+        id: "o",
+        at: AT,
+        by: "me",
+        supplierId: "gull-harbor",
+        supplier: "Gull Harbor Parts",
+        orderNumber: "GH-1",
+        readyAt: AT,
+        items,
+      },
     ];
     show(<PartsPart view={view({ jobs: [agreed], orders })} isUnsent={false} />);
     expect(screen.getByText(/Gull Harbor Parts, GH-1, ready/)).toBeTruthy();
     fireEvent.press(screen.getByTestId("take-in"));
-    expect(given()).toEqual([{ type: "receiveParts", lineIds: ["w2"] }]);
+    expect(given()).toEqual([{ type: "receiveParts", items: [{ lineId: "w2", quantity: 2 }] }]);
   });
 });
 
@@ -253,13 +295,19 @@ describe("money", () => {
   });
   it("asks again about a charge whose outcome is unknown, under its own id", async () => {
     const server = fakeServer({ [CARD]: { body: { result: "taken", reason: null, workOrder: view(finished) } } });
-    const pendingCharges = [{ paymentId: "0190a000-0000-7000-8000-000000000009", amountCents: 4520, at: AT }];
-    show(<MoneyPart view={view(finished, { pendingCharges })} business={BUSINESS} isUnsent={false} />);
+    const id = "0190a000-0000-7000-8000-000000000009";
+    const charge = {
+      id,
+      kind: "cardCharge" as const,
+      status: "asked" as const,
+      amountCents: 4520,
+      at: AT,
+      lineIds: [],
+    };
+    show(<MoneyPart view={view(finished, { requests: [charge] })} business={BUSINESS} isUnsent={false} />);
     expect(screen.queryByRole("button", { name: "Card" })).toBeNull();
     fireEvent.press(screen.getByTestId("ask-terminal"));
-    await waitFor(() =>
-      expect(server.asked[0]?.body).toEqual({ paymentId: pendingCharges[0]?.paymentId, amountCents: 4520 }),
-    );
+    await waitFor(() => expect(server.asked[0]?.body).toEqual({ paymentId: id, amountCents: 4520 }));
   });
   it("does not charge before the server has what was done", () => {
     show(<MoneyPart view={view(finished)} business={BUSINESS} isUnsent />);

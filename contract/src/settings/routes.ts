@@ -5,14 +5,15 @@ import { route } from "../route";
 
 export const person = z.object({ id: z.string(), name: z.string(), isMechanic: z.boolean() });
 
-/** What a device keeps of its business: settings, library, people; without costs for those who may not see them. */
+/** What a device keeps of its business: settings and people; without costs for those who may not see them. */
 export const businessView = z
   .object({
     id: z.string(),
     name: z.string(),
     timeZone: z.string(),
     settings: businessSettings,
-    library: z.array(libraryJob),
+    /** Which library goes with it; the library itself is asked for when this is another. */
+    libraryVersion: z.number().int().default(0),
     people: z.array(person),
     /** Pages of the simulated outside, where there is one. */
     simulated: z.object({ messages: z.string(), switches: z.string() }).nullable(),
@@ -20,7 +21,17 @@ export const businessView = z
   .meta({ id: "Business" });
 export type BusinessView = z.infer<typeof businessView>;
 
+/** The job library; without costs for those who may not see them. */
+export const libraryView = z
+  .object({ version: z.number().int(), library: z.array(libraryJob) })
+  .meta({ id: "Library" });
+export type LibraryView = z.infer<typeof libraryView>;
+
+/** The version of the list that a change was made from. */
+const version = z.number().int().min(1);
+
 const newcomersBody = z.strictObject({
+  version,
   foundUsBy: z.array(textField(60).min(1)).max(30),
   questions: z
     .array(
@@ -49,6 +60,7 @@ const haveOwnIds = (items: readonly { id: string }[]): boolean =>
 /** Most phrases a business keeps. */
 export const MOST_PHRASES = 500;
 const concernsBody = z.strictObject({
+  version,
   concerns: z.array(phraseBody).max(MOST_PHRASES).refine(haveOwnIds, "two phrases have one id"),
   concernGaps: z
     .array(
@@ -62,6 +74,7 @@ const concernsBody = z.strictObject({
 });
 
 const intervalsBody = z.strictObject({
+  version,
   intervals: z
     .array(
       z.strictObject({
@@ -96,8 +109,15 @@ export const settingsRoutes = {
     method: "get",
     path: "/api/business",
     area: "settings",
-    summary: "Settings, job library and people",
+    summary: "Settings and people",
     answer: businessView,
+  }),
+  getLibrary: route({
+    method: "get",
+    path: "/api/library",
+    area: "settings",
+    summary: "The job library",
+    answer: libraryView,
   }),
   changeNewcomers: route({
     method: "patch",

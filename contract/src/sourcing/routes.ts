@@ -25,7 +25,8 @@ export const sourcingRoutes = {
     area: "sourcing",
     summary: "What the supplier has for the approved parts, at today's cost",
     params: idParams,
-    answer: z.object({ supplier: z.string(), offers: z.array(partOffer) }),
+    query: z.object({ supplierId: z.string().max(60) }).partial(),
+    answer: z.object({ supplierId: z.string(), supplier: z.string(), offers: z.array(partOffer) }),
   }),
   orderParts: route({
     method: "post",
@@ -37,6 +38,8 @@ export const sourcingRoutes = {
       orderId: idField,
       lineIds: z.array(idField).min(1).max(100),
       acceptChangedCost: z.boolean(),
+      /** Left out: the supplier the business buys from first. */
+      supplierId: z.string().min(1).max(60).nullish(),
     }),
     answer: z.object({ workOrder: workOrderView }),
   }),

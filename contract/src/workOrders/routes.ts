@@ -1,5 +1,12 @@
 import { z } from "zod";
-import { REFUSAL_CODES, clientWorkOrderCommand, visitState, workOrderState } from "@mechanon/core";
+import {
+  REFUSAL_CODES,
+  WAITS,
+  clientWorkOrderCommand,
+  upgradeCommand,
+  visitState,
+  workOrderState,
+} from "@mechanon/core";
 import { idField, idParams } from "../fields";
 import { customer } from "../customers/customer";
 import { route } from "../route";
@@ -9,7 +16,12 @@ import { workOrderSummary } from "./summary";
 const instant = z.iso.datetime();
 
 /** A command on its way: made by a device, with an id of its own so that a retry changes nothing. */
-export const workOrderEnvelope = z.strictObject({ id: idField, at: instant, command: clientWorkOrderCommand });
+export const workOrderEnvelope = z.strictObject({
+  id: idField,
+  at: instant,
+  /** One that a device of yesterday's version queued is read as today's. */
+  command: z.preprocess(upgradeCommand, clientWorkOrderCommand),
+});
 export type WorkOrderEnvelope = z.infer<typeof workOrderEnvelope>;
 
 /** What became of one command. */
@@ -23,7 +35,17 @@ export const commandOutcome = z
   .meta({ id: "CommandOutcome" });
 export type CommandOutcome = z.infer<typeof commandOutcome>;
 
-export const pendingCharge = z.object({ paymentId: z.string(), amountCents: z.number().int(), at: z.string() });
+/** What is out with a supplier or the card terminal and not known to be done, or never reached them. */
+export const openRequest = z.object({
+  id: z.string(),
+  kind: z.enum(["partsOrder", "cardCharge"]),
+  /** `asked`: not known yet; `lapsed`: the other side never had it, so nothing was done. */
+  status: z.enum(["asked", "lapsed"]),
+  at: z.string(),
+  amountCents: z.number().int().nullable(),
+  lineIds: z.array(z.string()),
+});
+export type OpenRequest = z.infer<typeof openRequest>;
 
 /** A work order with all that its sheet shows. */
 export const workOrderView = z
@@ -31,8 +53,9 @@ export const workOrderView = z
     number: z.number().int(),
     revision: z.number().int(),
     state: workOrderState,
-    customer,
-    /** null: the car was taken off it. */
+    /** null: it is not known yet whose it is. */
+    customer: customer.nullable(),
+    /** null: the car is not known yet, or was taken off it. */
     vehicle: vehicle.nullable(),
     visits: z.array(visitState),
     messages: z.array(
@@ -44,10 +67,37 @@ export const workOrderView = z
         lastError: z.string().nullable(),
       }),
     ),
-    pendingCharges: z.array(pendingCharge),
+    requests: z.array(openRequest),
   })
   .meta({ id: "WorkOrderView" });
 export type WorkOrderView = z.infer<typeof workOrderView>;
+
+/** What commands changed of a work order: for a device that has it at `fromRevision`; any other loads it anew. */
+export const workOrderChange = z
+  .object({
+    id: z.string(),
+    number: z.number().int(),
+    /** 0: it was opened by them, and all of it is here. */
+    fromRevision: z.number().int(),
+    revision: z.number().int(),
+    state: workOrderState.partial(),
+    /** Where customer or car became another; null: both are as they were. */
+    parties: z.object({ customer: customer.nullable(), vehicle: vehicle.nullable() }).nullable(),
+  })
+  .meta({ id: "WorkOrderChange" });
+export type WorkOrderChange = z.infer<typeof workOrderChange>;
+
+/** Work orders that wait for one thing, oldest first: a page of them, and how many there are in all. */
+export const openWorkGroup = z.object({
+  waitsFor: z.enum(WAITS),
+  count: z.number().int(),
+  workOrders: z.array(workOrderSummary),
+  /** Where the next page goes on; null: this is the last. */
+  next: z.object({ since: z.string(), id: z.string() }).nullable(),
+});
+export type OpenWorkGroup = z.infer<typeof openWorkGroup>;
+export const openWork = z.object({ groups: z.array(openWorkGroup) });
+export type OpenWork = z.infer<typeof openWork>;
 
 export const workOrderRoutes = {
   getWorkOrder: route({
@@ -65,13 +115,17 @@ export const workOrderRoutes = {
     summary: "Commands to a work order, in order; each is applied once however often it is sent",
     params: idParams,
     body: z.strictObject({ commands: z.array(workOrderEnvelope).min(1).max(100) }),
-    answer: z.object({ outcomes: z.array(commandOutcome), workOrder: workOrderView.nullable() }),
+    answer: z.object({ outcomes: z.array(commandOutcome), change: workOrderChange.nullable() }),
   }),
   openWork: route({
     method: "get",
     path: "/api/open-work",
     area: "workOrders",
-    summary: "Everything open, by what it waits for, oldest first",
-    answer: z.object({ workOrders: z.array(workOrderSummary) }),
+    summary: "Everything open, by what it waits for, oldest first: the first page of each, or a later one of one",
+    query: z
+      .object({ waitsFor: z.enum(WAITS), since: instant, id: idField })
+      .partial()
+      .refine(({ since, id }) => (since === undefined) === (id === undefined), "since and id go together"),
+    answer: openWork,
   }),
 };

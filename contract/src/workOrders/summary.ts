@@ -6,7 +6,8 @@ export const workOrderSummary = z
   .object({
     id: z.string(),
     number: z.number().int(),
-    customerId: z.string(),
+    /** null: it is not known yet whose it is. */
+    customerId: z.string().nullable(),
     customerName: z.string(),
     vehicleName: z.string(),
     plate: z.string().nullable(),

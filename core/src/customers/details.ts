@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { serviceInterval } from "../vehicles/specs/specSheet";
-import { place } from "../visits/state";
+import { place } from "../places/place";
 
 const instant = z.iso.datetime();
 

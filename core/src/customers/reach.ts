@@ -1,4 +1,4 @@
-import type { Place } from "../visits/state";
+import type { Place } from "../places/place";
 import { showPlace } from "../wording/place";
 import type { AccessNotes, CustomerDetails, CustomerPhone } from "./details";
 

@@ -1,5 +1,5 @@
 import type { InspectionPoint } from "../settings/businessSettings";
-import type { Finding, Grade } from "../workOrders/state";
+import type { Finding, Grade } from "./slice";
 
 /**
  * The grade a measurement speaks for, by the point's limits.

@@ -1,5 +1,9 @@
 import type { LibraryJob } from "../quoting/line";
-import type { WorkOrderState } from "../workOrders/state";
+import type { ConcernSlice } from "../concerns/slice";
+import type { QuoteSlice } from "../quoting/slice";
+import type { InspectionSlice } from "./slice";
+
+type Jobs = Pick<QuoteSlice, "jobs">;
 
 /** A job that would cure a bad point or answer a concern, and is not on the quote. */
 export interface Offer {
@@ -9,7 +13,10 @@ export interface Offer {
 }
 
 /** Jobs offered for points graded `act` or `watch`, worst first. */
-export function offersForFindings(state: WorkOrderState, library: readonly LibraryJob[]): Offer[] {
+export function offersForFindings(
+  state: Jobs & Pick<InspectionSlice, "findings">,
+  library: readonly LibraryJob[],
+): Offer[] {
   const urgency = { act: 0, watch: 1, sound: 2, skipped: 3 };
   return state.findings
     .filter(({ grade }) => grade === "act" || grade === "watch")
@@ -22,7 +29,7 @@ export function offersForFindings(state: WorkOrderState, library: readonly Libra
 }
 
 /** Jobs offered for concerns that nothing on the quote answers yet. */
-export function offersForConcerns(state: WorkOrderState, library: readonly LibraryJob[]): Offer[] {
+export function offersForConcerns(state: Jobs & ConcernSlice, library: readonly LibraryJob[]): Offer[] {
   return state.concerns
     .filter((concern) => !state.jobs.some((job) => job.concernId === concern.id))
     .flatMap(({ id, phraseId }) =>
@@ -32,6 +39,6 @@ export function offersForConcerns(state: WorkOrderState, library: readonly Libra
     );
 }
 
-function isOnQuote(state: WorkOrderState, libraryJob: LibraryJob): boolean {
+function isOnQuote(state: Jobs, libraryJob: LibraryJob): boolean {
   return state.jobs.some(({ libraryJobId }) => libraryJobId === libraryJob.id);
 }

@@ -1,6 +1,9 @@
+import { approvedJobs } from "../approvals/standing";
+import { oncePerQuote } from "../quoting/oncePerQuote";
+import type { PricedQuote } from "../quoting/price/priceQuote";
 import { priceWorkOrder } from "../quoting/priceWorkOrder";
-import { approvedJobs } from "../workOrders/answers";
-import type { WorkOrderState } from "../workOrders/state";
+import type { QuoteSlice } from "../quoting/slice";
+import type { PaymentSlice } from "./slice";
 
 /** What is owed on a work order, in cents. */
 export interface Balance {
@@ -13,7 +16,7 @@ export interface Balance {
   overpaidCents: number;
 }
 
-export function balanceOf(state: WorkOrderState): Balance {
+export function balanceOf(state: QuoteSlice & PaymentSlice): Balance {
   const totalCents = approvedQuote(state).total;
   const paidCents = state.payments.reduce(
     (sum, { status, amountCents }) => sum + (status === "taken" ? amountCents : 0),
@@ -28,6 +31,6 @@ export function balanceOf(state: WorkOrderState): Balance {
 }
 
 /** The priced quote of the jobs whose yes stands; a yes for an older price does not count. */
-export function approvedQuote(state: WorkOrderState): ReturnType<typeof priceWorkOrder> {
-  return priceWorkOrder({ ...state, jobs: approvedJobs(state) }, "approved");
-}
+export const approvedQuote: (quote: QuoteSlice) => PricedQuote = oncePerQuote((quote) =>
+  priceWorkOrder({ ...quote, jobs: approvedJobs(quote) }, "approved"),
+);

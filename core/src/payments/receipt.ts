@@ -1,7 +1,9 @@
 import { CUSTOMER_PAYER } from "../quoting/priceWorkOrder";
-import { approvedJobs } from "../workOrders/answers";
-import type { Payment, Signature, WorkOrderState } from "../workOrders/state";
+import { approvedJobs } from "../approvals/standing";
+import type { ApprovalSlice, Signature } from "../approvals/slice";
+import type { QuoteSlice } from "../quoting/slice";
 import { approvedQuote, balanceOf } from "./balance";
+import type { Payment, PaymentSlice } from "./slice";
 
 /** What was done and paid, as the customer may see it: no cost, no margin. */
 export interface Receipt {
@@ -18,7 +20,7 @@ export interface Receipt {
 }
 
 /** Puts the receipt of a work order together. */
-export function receiptOf(state: WorkOrderState): Receipt {
+export function receiptOf(state: QuoteSlice & ApprovalSlice & PaymentSlice): Receipt {
   const priced = approvedQuote(state);
   const nets = new Map(priced.lines.map((line) => [line.id, line.net]));
   const totals = new Map(priced.jobs.map((job) => [job.id, job.total]));

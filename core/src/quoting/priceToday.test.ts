@@ -1,6 +1,6 @@
 import { LIBRARY, run, SETTINGS, start } from "../testing/sampleWorkOrder";
-import { jobTotals } from "../workOrders/answers";
-import type { Job } from "../workOrders/state";
+import type { Job } from "./slice";
+import { jobTotals } from "./totals";
 import { priceToday } from "./priceToday";
 
 const state = run(start(), { type: "addJob", jobId: "brakes", libraryJobId: "brakes", lineIds: ["b1", "b2"], concernId: null, pointId: null }); // prettier-ignore

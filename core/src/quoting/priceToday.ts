@@ -1,8 +1,8 @@
 import type { BusinessSettings } from "../settings/businessSettings";
-import type { Job, WorkOrderState } from "../workOrders/state";
 import { CalcError } from "../calc/error";
 import type { LibraryJob, QuoteLine } from "./line";
 import { priceWorkOrder } from "./priceWorkOrder";
+import type { Job, QuoteSlice } from "./slice";
 
 /**
  * What a job that was put off costs today: with today's rates and markups, and the library's costs where it still keeps
@@ -17,7 +17,7 @@ export function priceToday(
   rules: BusinessSettings["rules"],
 ): number | null {
   const kept = library.find(({ id }) => id === job.libraryJobId)?.lines ?? [];
-  const state: Pick<WorkOrderState, "rules" | "jobs" | "taxExempt"> = {
+  const state: QuoteSlice = {
     rules,
     taxExempt,
     jobs: [{ ...job, lines: job.lines.map((line) => today(line, kept, rules.laborRateCents)) }],

@@ -1,32 +1,38 @@
-import type { WorkOrderState } from "../workOrders/state";
 import type { QuoteLine } from "./line";
+import { oncePerQuote } from "./oncePerQuote";
 import type { LineInput, PriceInput } from "./price/input";
 import { priceQuote, type PricedQuote } from "./price/priceQuote";
+import type { QuoteSlice } from "./slice";
 
 /** The payer every job of this slice is billed to. */
 export const CUSTOMER_PAYER = "customer";
 
 /**
- * Prices the jobs of a work order by its own money rules.
+ * Prices the jobs of a work order by its own money rules; once per state, however often it is asked.
  *
  * @param count - `approved` for the jobs whose yes stands, `all` for everything on the quote.
  */
-export function priceWorkOrder(
-  state: Pick<WorkOrderState, "rules" | "jobs" | "taxExempt">,
-  count: "approved" | "all",
-): PricedQuote {
-  const input: PriceInput = {
-    rules: state.rules.pricing,
-    payers: [{ id: CUSTOMER_PAYER, taxExempt: state.taxExempt }],
-    jobs: state.jobs.map((job) => ({
-      id: job.id,
+export function priceWorkOrder(quote: QuoteSlice, count: "approved" | "all"): PricedQuote {
+  return PRICED[count](quote);
+}
+
+const PRICED = {
+  all: oncePerQuote((quote) => priceQuote(toInput(quote, "all"))),
+  approved: oncePerQuote((quote) => priceQuote(toInput(quote, "approved"))),
+};
+
+function toInput({ rules, taxExempt, jobs }: QuoteSlice, count: "approved" | "all"): PriceInput {
+  return {
+    rules: rules.pricing,
+    payers: [{ id: CUSTOMER_PAYER, taxExempt }],
+    jobs: jobs.map(({ id, answer, lines }) => ({
+      id,
       payer: CUSTOMER_PAYER,
-      answer: job.answer?.value === "yes" ? "approved" : (job.answer?.value ?? null),
-      lines: job.lines.map(toLineInput),
+      answer: answer?.value === "yes" ? "approved" : (answer?.value ?? null),
+      lines: lines.map(toLineInput),
     })),
     count,
   };
-  return priceQuote(input);
 }
 
 function toLineInput(line: QuoteLine): LineInput {

@@ -61,7 +61,15 @@ export const newcomerSettings = z.object({
 });
 export type NewcomerSettings = z.infer<typeof newcomerSettings>;
 
+/** Lists of the settings that several people change; each change counts its list's version up. */
+export const LIST_NAMES = ["concerns", "intervals", "newcomers"] as const;
+export type ListName = (typeof LIST_NAMES)[number];
+const FIRST_VERSIONS = { concerns: 1, intervals: 1, newcomers: 1 };
+export const listVersions = z.record(z.enum(LIST_NAMES), z.number().int());
+
 export const businessSettings = z.object({
+  /** How often each list was changed; whoever changes one says which version it was made from. */
+  versions: listVersions.default(FIRST_VERSIONS),
   rules: moneyRules,
   inspection: z.array(inspectionPoint),
   concerns: z.array(concernPhrase),
@@ -85,3 +93,10 @@ export const businessSettings = z.object({
   regions: z.array(z.string()),
 });
 export type BusinessSettings = z.infer<typeof businessSettings>;
+
+/** Settings as they were stored, brought forward: before lists had versions, all of them were at their first. */
+export function upgradeSettings(
+  stored: Omit<BusinessSettings, "versions"> & Partial<Pick<BusinessSettings, "versions">>,
+): BusinessSettings {
+  return { ...stored, versions: stored.versions ?? FIRST_VERSIONS };
+}

@@ -50,6 +50,17 @@ export function sampleVinTable(): VinTable {
           kind: "truck",
           schemas: [{ schema: 4, yearFrom: 1990, yearTo: null }],
         },
+        {
+          wmi: "2HV",
+          maker: "HERON VANS",
+          make: "Heron",
+          country: "CANADA",
+          kind: "mpv",
+          schemas: [
+            { schema: 4, yearFrom: 2012, yearTo: null },
+            { schema: 5, yearFrom: 1981, yearTo: null },
+          ],
+        },
       ],
       schemas: [
         // Shared by all models of the maker.
@@ -69,6 +80,10 @@ export function sampleVinTable(): VinTable {
         [{ key: "A", facts: { model: "Tern\tOld Sandpiper" } }],
         [{ key: "A", facts: { model: "Heron\tWader", liters: "0.9" } }],
         [{ key: "A", facts: { model: "Heron\tHauler", gvwr: "Class 6: 19,501 - 26,000 lb (8,845 - 11,794 kg)" } }],
+        [
+          { key: "B", facts: { model: "Heron\tStilt", gvwr: "Class 1: 6,000 lb or less (2,722 kg or less)" } },
+          { key: "C", facts: { model: "Heron\tBittern", gvwr: "Class 3: 10,001 - 14,000 lb (4,536 - 6,350 kg)" } },
+        ],
       ],
       engines: [
         {

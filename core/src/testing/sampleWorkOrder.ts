@@ -1,10 +1,10 @@
 import type { Actor } from "../access/rights";
+import type { CommandContext } from "../commands/context";
 import type { LibraryJob } from "../quoting/line";
+import { jobTotals } from "../quoting/totals";
 import type { BusinessSettings } from "../settings/businessSettings";
-import type { VisitState } from "../visits/state";
+import { VISIT_VERSION, type VisitState } from "../visits/state";
 import { applyCommand } from "../workOrders/applyCommand";
-import { jobTotals } from "../workOrders/answers";
-import type { CommandContext } from "../workOrders/commandContext";
 import type { WorkOrderCommand } from "../workOrders/commands";
 import type { WorkOrderState } from "../workOrders/state";
 
@@ -42,6 +42,7 @@ export const LIBRARY: LibraryJob[] = [
   },
 ];
 export const SETTINGS: BusinessSettings = {
+  versions: { concerns: 3, intervals: 1, newcomers: 1 },
   phone: "",
   home: { street: "", latitude: 0, longitude: 0 },
   streets: [],
@@ -74,7 +75,7 @@ export function run(
   count += 1;
   const at = new Date(Date.parse("2026-11-23T15:00:00.000Z") + count * 60_000).toISOString();
   return applyCommand(state, command, {
-    workOrderId: "order",
+    aggregateId: "order",
     commandId: `command-${count}-00`,
     at,
     actor: FULL_ACTOR,
@@ -125,6 +126,8 @@ export function bookedVisit(startsAt: string): VisitState {
     longitude: null,
   };
   return {
+    version: VISIT_VERSION,
+    overlapAllowed: false,
     id: "visit",
     workOrderIds: ["order"],
     mechanicId: "odile",

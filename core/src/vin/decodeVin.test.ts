@@ -70,6 +70,22 @@ describe("model year", () => {
   });
 });
 
+describe("a vehicle above 10,000 lb, whose position 7 says nothing of the year", () => {
+  it("is of the thirty years that the data knows it for", () => {
+    // A digit in position 7, and no such van before 2012.
+    expect(decode(sound("2HVAB11A0JA012345"))).toMatchObject({ modelYear: 2018, model: "Hauler", problems: [] });
+  });
+  it("is of the newest where the data knows both, and says so", () => {
+    const report = decode(sound("2HVCB11A0JA012345"));
+    expect(report).toMatchObject({ modelYear: 2018, model: "Bittern", problems: [{ code: "either-year" }] });
+    expect(report.problems[0]?.message).toContain("2018 or 1988");
+  });
+  it("does not make a light van of another cycle than its position 7 says", () => {
+    expect(decode(sound("2HVBB11A0JA012345"))).toMatchObject({ modelYear: 1988, model: "Stilt", problems: [] });
+    expect(decode(sound("2HVBB1AA0JA012345"))).toMatchObject({ modelYear: 2018, model: "Stilt", problems: [] });
+  });
+});
+
 describe("what is wrong", () => {
   const codes = (vin: string): string[] => decode(vin).problems.map(({ code }) => code);
   it.each([

@@ -7,6 +7,7 @@ import { cycleIsSettled, modelYearCandidates } from "./modelYear";
 import {
   UNKNOWN_MODEL,
   UNKNOWN_YEAR,
+  eitherYear,
   illegalCharacter,
   unknownMaker,
   wrongCheckDigit,
@@ -47,6 +48,7 @@ export interface VinContext {
 }
 
 const NORTH_AMERICA = new Set(["UNITED STATES (USA)", "CANADA", "MEXICO"]);
+/** Above 10,000 lb. */
 const HEAVY_GVWR = /^Class [3-8]\b/;
 
 /**
@@ -76,6 +78,8 @@ export function decodeVin(typed: string, context: VinContext): VinReport {
     if (!maker) problems.push(unknownMaker(vin.slice(0, 3)));
     if (decoded.modelYear === null) problems.push(UNKNOWN_YEAR);
     else if (maker && decoded.facts.model === undefined) problems.push(UNKNOWN_MODEL);
+    if (decoded.modelYear !== null && decoded.otherYear !== undefined)
+      problems.push(eitherYear(decoded.modelYear, decoded.otherYear));
   }
   const misread = vin.length === 17 && (!ok || !maker);
   return {
@@ -89,6 +93,8 @@ export function decodeVin(typed: string, context: VinContext): VinReport {
 interface DecodedBody {
   modelYear: number | null;
   facts: VinFacts;
+  /** Another year, thirty years apart, that the VIN may as well stand for: the data knows a model for both. */
+  otherYear?: number;
 }
 
 function findMaker(vin: string, table: VinTable): VinMaker | null {
@@ -105,16 +111,26 @@ function decodeBody(vin: string, maker: VinMaker | null, { table, currentYear }:
   if (first === undefined) return { modelYear: null, facts: {} };
   if (!maker) return { modelYear: first, facts: {} };
   const tries = years.map((modelYear) => ({ modelYear, facts: matchRows(vin, maker, modelYear, table) }));
-  const [likeliest] = tries;
-  if (likeliest && (cycleIsSettled(maker.kind) || (likeliest.facts.model !== undefined && !isHeavy(likeliest.facts))))
-    return likeliest;
-  // A heavy truck's or a motorcycle's position 7 says nothing of the year: the newest year that has the model.
-  const newestFirst = [...tries].sort((a, b) => b.modelYear - a.modelYear);
-  return newestFirst.find(({ facts }) => facts.model !== undefined) ?? likeliest ?? { modelYear: first, facts: {} };
+  const [coded, other] = tries;
+  if (!coded) return { modelYear: first, facts: {} };
+  const isKnown = ({ facts }: DecodedBody): boolean => facts.model !== undefined;
+  if (!other || cycleIsSettled(maker.kind) || (isKnown(coded) && !isHeavy(coded.facts))) return coded;
+  // Position 7 binds a van up to 10,000 lb: one the data knows as light in the other cycle cannot be of it.
+  if (maker.kind === "mpv" && isLight(other.facts)) return coded;
+  // A heavy vehicle's or a motorcycle's position 7 says nothing of the year: the year that the data has the model for,
+  // the newest where it has both.
+  const known = tries.filter(isKnown).sort((a, b) => b.modelYear - a.modelYear);
+  const [newest, older] = known;
+  if (!newest) return coded;
+  return older ? { ...newest, otherYear: older.modelYear } : newest;
 }
 
 function isHeavy(facts: VinFacts): boolean {
   return facts.gvwr !== undefined && HEAVY_GVWR.test(facts.gvwr);
+}
+
+function isLight(facts: VinFacts): boolean {
+  return facts.gvwr !== undefined && !HEAVY_GVWR.test(facts.gvwr);
 }
 
 function isNorthAmerican(vin: string, maker: VinMaker | null): boolean {

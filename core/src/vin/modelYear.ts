@@ -27,7 +27,12 @@ export function modelYearCandidates(vin: string, kind: VinVehicleKind | null, cu
   return isEarly ? [early, late] : [late, early];
 }
 
-/** Whether position 7 alone settles the cycle for this kind of vehicle (a heavy truck's does not). */
+/**
+ * Whether position 7 alone settles the cycle for this kind of vehicle. It does for passenger cars whatever they weigh;
+ * for vans, trucks and what is built upon them only up to 10,000 lb, which the kind does not say.
+ *
+ * @see 49 CFR 565.15(d)(1)
+ */
 export function cycleIsSettled(kind: VinVehicleKind | null): boolean {
-  return kind === "car" || kind === "mpv" || kind === null;
+  return kind === "car" || kind === null;
 }

@@ -46,8 +46,13 @@ describe("model years", () => {
     expect(modelYearCandidates("1HGCV1F34K", "car", 2026)).toEqual([]);
   });
   it("are settled by position 7 for cars, not for trucks and motorcycles", () => {
-    expect([cycleIsSettled("car"), cycleIsSettled("mpv"), cycleIsSettled(null)]).toEqual([true, true, true]);
-    expect([cycleIsSettled("truck"), cycleIsSettled("motorcycle")]).toEqual([false, false]);
+    expect([cycleIsSettled("car"), cycleIsSettled(null)]).toEqual([true, true]);
+    expect((["truck", "mpv", "incomplete", "motorcycle"] as const).map(cycleIsSettled)).toEqual([
+      false,
+      false,
+      false,
+      false,
+    ]);
   });
 });
 

@@ -6,6 +6,7 @@ export type VinProblemCode =
   | "check-digit-note"
   | "unknown-maker"
   | "unknown-year"
+  | "either-year"
   | "unknown-model";
 
 export interface VinProblem {
@@ -60,6 +61,14 @@ export const UNKNOWN_YEAR: VinProblem = {
   message: "Character 10 gives no model year.",
   position: 10,
 };
+/** A heavy vehicle's VIN does not say which thirty years it is of, and the data knows both. */
+export function eitherYear(taken: number, other: number): VinProblem {
+  return {
+    code: "either-year",
+    message: `This VIN stands for ${taken} or ${other}; ${taken} was taken. Check the year on the car.`,
+    position: 10,
+  };
+}
 export const UNKNOWN_MODEL: VinProblem = {
   code: "unknown-model",
   message: "The data does not know this model; pick it by hand.",

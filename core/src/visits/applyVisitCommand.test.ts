@@ -1,5 +1,5 @@
 import { bookedVisit } from "../testing/sampleWorkOrder";
-import { Refusal } from "../workOrders/refusal";
+import { Refusal } from "../commands/refusal";
 import { applyVisitCommand } from "./applyVisitCommand";
 import type { VisitCommand } from "./commands";
 import { visitStanding } from "./standing";
@@ -8,7 +8,7 @@ import type { VisitState } from "./state";
 const START = "2026-11-23T17:00:00.000Z";
 const END = "2026-11-23T18:00:00.000Z";
 const apply = (state: VisitState | null, command: VisitCommand, at = START): VisitState =>
-  applyVisitCommand(state, command, { visitId: "visit", at });
+  applyVisitCommand(state, command, { aggregateId: "visit", at });
 const { place } = bookedVisit(START);
 const book: VisitCommand = {
   type: "bookVisit",
@@ -53,7 +53,7 @@ it.each<[string, VisitState | null, VisitCommand, string]>([
   ],
   ["cancelled when it is over", { ...bookedVisit(START), leftAt: END }, { type: "cancelVisit" }, "visit/over"],
 ])("refuses a visit %s", (_name, state, command, code) => {
-  expect(() => apply(state, command)).toThrow(new Refusal(code as Refusal["code"]));
+  expect(() => apply(state, command)).toThrow(new Refusal(code));
 });
 
 it("is moved and cancelled", () => {

@@ -1,3 +1,5 @@
+import { showWhole } from "./number";
+
 /**
  * Cents as people read them, always with both decimals.
  * @example
@@ -5,7 +7,7 @@
  */
 export function showMoney(cents: number): string {
   const magnitude = Math.abs(cents);
-  const dollars = Math.floor(magnitude / 100).toLocaleString("en-US");
+  const dollars = showWhole(Math.floor(magnitude / 100));
   return `${cents < 0 ? "−" : ""}$${dollars}.${String(magnitude % 100).padStart(2, "0")}`;
 }
 

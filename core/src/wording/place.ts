@@ -1,4 +1,4 @@
-import type { Place } from "../visits/state";
+import type { Place } from "../places/place";
 
 /** An address on one line, without empty parts. @example "18 Heron Landing, Larkhaven, WA 98099" */
 export function showPlace({

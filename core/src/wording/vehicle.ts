@@ -1,3 +1,4 @@
+import { showWhole } from "./number";
 interface Named {
   year: number | null;
   make: string | null;
@@ -31,7 +32,7 @@ export function carMarks({
 
 /** @example showMiles(61240) //=> "61,240 mi" */
 export function showMiles(miles: number): string {
-  return `${miles.toLocaleString("en-US")} mi`;
+  return `${showWhole(miles)} mi`;
 }
 
 /** Makes are published in capitals; short ones are abbreviations and stay. */

@@ -4,12 +4,12 @@ import { gradeFromMeasurement, openPoints } from "../inspection/grade";
 import { offersForConcerns, offersForFindings } from "../inspection/offers";
 import { driveMinutes, milesBetween } from "../schedule/driveMinutes";
 import { LIBRARY, POINTS, run, start } from "../testing/sampleWorkOrder";
-import { REFUSAL_CODES } from "../workOrders/refusal";
+import { REFUSAL_CODES } from "../workOrders/refusals";
 import { addDays, dayOf, instantAt, minuteOfDay, showAge, showDay, showMoment, showTime } from "./dates";
 import { onMyWayText, receiptText } from "./messages";
 import { readMoney, showMoney } from "./money";
-import { nextActLabel } from "./nextActLabel";
-import { conflictWords, refusalWords } from "./refusals";
+import { nextActLabel } from "../workOrders/nextActLabel";
+import { conflictWords, refusalWords } from "../workOrders/refusals";
 import { showVehicle } from "./vehicle";
 
 const ZONE = "America/Los_Angeles";

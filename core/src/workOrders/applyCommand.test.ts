@@ -1,12 +1,14 @@
 import { balanceOf } from "../payments/balance";
 import { receiptOf } from "../payments/receipt";
-import { redactLibrary, redactSettings, redactWorkOrder } from "../access/redact";
+import { standingAnswer } from "../approvals/standing";
+import { Refusal } from "../commands/refusal";
 import { priceWorkOrder } from "../quoting/priceWorkOrder";
+import { redactLibrary, redactSettings } from "../quoting/redact";
+import { jobTotals, quoteTotalCents } from "../quoting/totals";
+import { approvedParts, partStatus } from "../sourcing/partStatus";
 import { bookedVisit, FULL_ACTOR, LIBRARY, POINTS, run, SETTINGS, start, yes } from "../testing/sampleWorkOrder";
-import { jobTotals, quoteTotalCents, standingAnswer } from "./answers";
 import { nextAct } from "./nextAct";
-import { approvedParts, partStatus } from "./partStatus";
-import { Refusal } from "./refusal";
+import { redactWorkOrder } from "./redactWorkOrder";
 import type { WorkOrderState } from "./state";
 import { waitingOf } from "./waiting";
 
@@ -99,7 +101,7 @@ describe("intentions", () => {
     ["a mark that is not there", { type: "settleConflict", conflictId: "none" }, "conflict/not-found"],
     ["opening it again", { type: "openWorkOrder", customerId: "c", vehicleId: "v", concerns: [] }, "work-order/exists"],
   ])("are refused: %s", (_name, command, code) => {
-    expect(() => run(brakes(), command)).toThrow(new Refusal(code as Refusal["code"]));
+    expect(() => run(brakes(), command)).toThrow(new Refusal(code));
   });
 
   it("leave the work order they were given as it was", () => {
@@ -125,6 +127,7 @@ describe("intentions", () => {
     const ordered = run(agreed, {
       type: "recordPartsOrder",
       orderId: "o",
+      supplierId: "s",
       supplier: "S",
       orderNumber: "1",
       readyAt: null,
@@ -154,9 +157,9 @@ describe("facts", () => {
     expect(gone.conflicts).toMatchObject([{ code: "approval/job-gone", detail: "Brakes" }]);
   });
   it("mark parts for a line that is gone, and work nobody agreed to", () => {
-    expect(run(start(), { type: "receiveParts", lineIds: ["gone"] }).conflicts).toMatchObject([
-      { code: "part/line-gone" },
-    ]);
+    expect(run(start(), { type: "receiveParts", items: [{ lineId: "gone", quantity: null }] }).conflicts).toMatchObject(
+      [{ code: "part/line-gone" }],
+    );
     expect(run(brakes(), { type: "finishJobs", jobIds: ["brakes"] }).conflicts).toMatchObject([
       { code: "job/not-approved", detail: "Brakes" },
     ]);
@@ -202,12 +205,13 @@ describe("where it stands", () => {
     run(agreed, {
       type: "recordPartsOrder",
       orderId: "o",
+      supplierId: "s",
       supplier: "S",
       orderNumber: "1",
       readyAt: null,
       items: [{ lineId: "b2", partNumber: "P", quantity: 1, costCents: 1 }],
     }),
-    { type: "receiveParts", lineIds: ["b2"] },
+    { type: "receiveParts", items: [{ lineId: "b2", quantity: null }] },
   );
   const finished = run(received, { type: "finishJobs", jobIds: ["brakes"] });
   const due = balanceOf(finished).dueCents;
@@ -235,7 +239,8 @@ describe("where it stands", () => {
   });
 
   it("tells the way of a part", () => {
-    const status = (state: WorkOrderState) => (state.jobs[0] ? partStatus(state, state.jobs[0], "b2") : null);
+    const status = (state: WorkOrderState) =>
+      state.jobs[0] ? partStatus(state, state.jobs[0], { id: "b2", quantity: 1 }) : null;
     expect([agreed, received, finished].map(status)).toEqual(["needed", "inHand", "fitted"]);
     expect(approvedParts(brakes(), "needed")).toEqual([]);
   });

@@ -1,10 +1,11 @@
+import { approvedJobs, openJobs } from "../approvals/standing";
 import { openPoints } from "../inspection/grade";
 import { balanceOf } from "../payments/balance";
+import { quoteTotalCents } from "../quoting/totals";
 import type { InspectionPoint } from "../settings/businessSettings";
+import { approvedParts } from "../sourcing/partStatus";
 import { visitStanding } from "../visits/standing";
 import type { VisitState } from "../visits/state";
-import { approvedJobs, openJobs, quoteTotalCents } from "./answers";
-import { approvedParts } from "./partStatus";
 import type { WorkOrderState } from "./state";
 
 /** The concrete next thing to do on a work order, with its figure. */

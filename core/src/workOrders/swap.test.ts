@@ -1,5 +1,5 @@
 import { run, start, yes } from "../testing/sampleWorkOrder";
-import { swapWords } from "../wording/swapWords";
+import { swapWords } from "./swapWords";
 import type { WorkOrderState } from "./state";
 import { swapStakes } from "./swap";
 

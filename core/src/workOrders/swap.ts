@@ -1,33 +1,61 @@
+import { z } from "zod";
+import type { CommandContext } from "../commands/context";
+import { uuid } from "../commands/fields";
+import { ruleFor } from "../commands/rule";
 import { balanceOf } from "../payments/balance";
-import { approvedParts } from "./partStatus";
-import type { CommandContext } from "./commandContext";
-import type { WorkOrderCommandOf } from "./commands";
-import type { Job, WorkOrderState } from "./state";
+import type { Job } from "../quoting/slice";
+import { approvedParts } from "../sourcing/partStatus";
+import type { WorkOrderState } from "./state";
 
-/** Puts another car on the work order, or none. What was found on the wrong car goes; work that is done stays. */
-export function changeVehicle(
+/** Another car, or none for now. What was found and answered was about the car in front, or about the wrong one. */
+const changeVehicleSchema = z.strictObject({
+  type: z.literal("changeVehicle"),
+  vehicleId: uuid.nullable(),
+  keepFindings: z.boolean(),
+  keepAnswers: z.boolean(),
+});
+/** Another customer: the record was the wrong one, or it is only now known whose it is. */
+const changeCustomerSchema = z.strictObject({
+  type: z.literal("changeCustomer"),
+  customerId: uuid,
+  keepAnswers: z.boolean(),
+});
+
+const rule = ruleFor<WorkOrderState, WorkOrderState>();
+
+export const swapRules = {
+  changeVehicle: rule({
+    schema: changeVehicleSchema,
+    kind: "intention",
+    needs: ["vehicle"],
+    apply: changeVehicle,
+  }),
+  changeCustomer: rule({
+    schema: changeCustomerSchema,
+    kind: "intention",
+    needs: ["customer"],
+    apply: changeCustomer,
+  }),
+};
+
+/** What was found on the wrong car goes; work that is done stays. */
+function changeVehicle(
   state: WorkOrderState,
-  { vehicleId, keepFindings, keepAnswers }: WorkOrderCommandOf<"changeVehicle">,
-): WorkOrderState {
-  if (vehicleId === state.vehicleId) return state;
-  return {
-    ...state,
-    vehicleId,
-    findings: keepFindings ? state.findings : [],
-    odometerMiles: keepFindings ? state.odometerMiles : null,
-    pressures: keepFindings ? state.pressures : null,
-    jobs: keepAnswers ? state.jobs : state.jobs.map(asksAnew),
-  };
+  { vehicleId, keepFindings, keepAnswers }: z.output<typeof changeVehicleSchema>,
+): Partial<WorkOrderState> {
+  if (vehicleId === state.vehicleId) return {};
+  const found = keepFindings ? {} : { findings: [], odometerMiles: null, pressures: null };
+  return { vehicleId, ...found, ...(keepAnswers ? {} : { jobs: state.jobs.map(asksAnew) }) };
 }
 
-/** Makes the work order another customer's. Approvals stay on record; whether they still hold is the caller's to say. */
-export function changeCustomer(
+/** Approvals stay on record; whether they still hold is the caller's to say. */
+function changeCustomer(
   state: WorkOrderState,
-  { customerId, keepAnswers }: WorkOrderCommandOf<"changeCustomer">,
+  { customerId, keepAnswers }: z.output<typeof changeCustomerSchema>,
   { taxExempt }: CommandContext,
-): WorkOrderState {
-  if (customerId === state.customerId) return state;
-  return { ...state, customerId, taxExempt, jobs: keepAnswers ? state.jobs : state.jobs.map(asksAnew) };
+): Partial<WorkOrderState> {
+  if (customerId === state.customerId) return {};
+  return { customerId, taxExempt, ...(keepAnswers ? {} : { jobs: state.jobs.map(asksAnew) }) };
 }
 
 /** A finished job keeps its answer: it was done on the strength of it. */

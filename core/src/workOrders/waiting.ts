@@ -1,8 +1,8 @@
+import { approvedJobs, openJobs } from "../approvals/standing";
 import { balanceOf } from "../payments/balance";
+import { approvedParts } from "../sourcing/partStatus";
 import type { VisitState } from "../visits/state";
 import { visitStanding } from "../visits/standing";
-import { approvedJobs, openJobs } from "./answers";
-import { approvedParts } from "./partStatus";
 import type { WorkOrderState } from "./state";
 
 /** What a work order waits for; the first that applies, in this order of asking. */

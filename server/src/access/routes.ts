@@ -27,7 +27,7 @@ export function accessRoutes(router: Router, deps: Deps, tries: SignInTries, dum
     const address = req.ip ?? "";
     await tries.requireFree(login, address);
     const [found] = await db.query<{ business_id: string; id: string; password_hash: string }>(
-      "select business_id, id, password_hash from people where login = $1",
+      "select p.business_id, p.id, p.password_hash from directory.logins l join people p on p.business_id = l.business_id and p.id = l.person_id where l.login = $1",
       {
         bind: [login],
         type: QueryTypes.SELECT,

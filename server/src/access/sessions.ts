@@ -11,10 +11,13 @@ export const SESSION_MS = SESSION_DAYS * 24 * 60 * 60 * 1000;
 /** Starts a session. @returns The token for the cookie; the database keeps only its hash. */
 export async function startSession(db: Sequelize, businessId: string, personId: string): Promise<string> {
   const token = randomBytes(32).toString("base64url");
-  await db.query("insert into sessions (token_hash, business_id, person_id, expires_at) values ($1, $2, $3, $4)", {
-    bind: [hashOf(token), businessId, personId, new Date(Date.now() + SESSION_MS)],
-  });
-  await db.query("delete from sessions where expires_at < now()");
+  await db.query(
+    "insert into directory.sessions (token_hash, business_id, person_id, expires_at) values ($1, $2, $3, $4)",
+    {
+      bind: [hashOf(token), businessId, personId, new Date(Date.now() + SESSION_MS)],
+    },
+  );
+  await db.query("delete from directory.sessions where expires_at < now()");
   return token;
 }
 
@@ -37,7 +40,7 @@ export async function findSession(db: Sequelize, token: string): Promise<Session
   }>(
     db,
     `select p.business_id, b.time_zone, b.name as business_name, p.id, p.name, p.rights, p.role, p.is_mechanic
-     from sessions s join people p on p.business_id = s.business_id and p.id = s.person_id join businesses b on b.id = s.business_id
+     from directory.sessions s join people p on p.business_id = s.business_id and p.id = s.person_id join businesses b on b.id = s.business_id
      where s.token_hash = $1 and s.expires_at > now()`,
     [hashOf(token)],
   );
@@ -53,7 +56,7 @@ export async function findSession(db: Sequelize, token: string): Promise<Session
 }
 
 export async function endSession(db: Sequelize, token: string): Promise<void> {
-  await db.query("delete from sessions where token_hash = $1", { bind: [hashOf(token)] });
+  await db.query("delete from directory.sessions where token_hash = $1", { bind: [hashOf(token)] });
 }
 
 function hashOf(token: string): Buffer {

@@ -60,11 +60,11 @@ export async function generateWork(
 ): Promise<void> {
   const bind = [businessId, count, ...templates()];
   await client.query(
-    `insert into work_orders (business_id, id, number, customer_id, vehicle_id, revision, state, waits_for, waits_since, total_cents, due_cents, later_count, open_conflicts, opened_at)
+    `insert into work_orders (business_id, id, number, customer_id, vehicle_id, revision, state, waits_for, waits_since, total_cents, due_cents, later_count, open_conflicts, concerns, opened_at)
      select $1::uuid, id, 5000 + n, customer_id, vehicle_id, 6,
        replace(replace(replace(case when n % 200 = 0 then $5::text when n % 30 = 0 then $4::text else $3::text end, '<order>', id::text), '<customer>', customer_id::text), '<vehicle>', vehicle_id::text)::jsonb,
        case when n % 200 = 0 then 'answer' end, opened_at, 12440, case when n % 200 = 0 then 12440 else 0 end,
-       case when n % 200 <> 0 and n % 30 = 0 then 1 else 0 end, 0, opened_at
+       case when n % 200 <> 0 and n % 30 = 0 then 1 else 0 end, 0, array['Oil change is due'], opened_at
      from (select gen_random_uuid() as id, n, cars.id as vehicle_id, cars.customer_id,
          now() - (n % 1900) * interval '1 day' as opened_at
        from (select id, customer_id, row_number() over (order by id) as place, count(*) over () as cars from vehicles where business_id = $1::uuid) cars
@@ -73,9 +73,9 @@ export async function generateWork(
     bind,
   );
   await client.query(
-    `insert into visits (business_id, id, revision, mechanic_id, starts_at, ends_at, cancelled, state)
-     select $1::uuid, id, 3, $2::uuid, opened_at + interval '1 day', opened_at + interval '25 hours', false,
-       jsonb_build_object('id', id, 'workOrderIds', jsonb_build_array(id), 'mechanicId', $2::uuid, 'note', '',
+    `insert into visits (business_id, id, revision, mechanic_id, starts_at, ends_at, cancelled, arrived_at, left_at, state)
+     select $1::uuid, id, 3, $2::uuid, opened_at + interval '1 day', opened_at + interval '25 hours', false, opened_at + interval '1 day', case when waits_for is null then opened_at + interval '25 hours' end,
+       jsonb_build_object('version', 2, 'overlapAllowed', true, 'id', id, 'workOrderIds', jsonb_build_array(id), 'mechanicId', $2::uuid, 'note', '',
          'place', '{"street":"1 Ropewalk","town":"Larkhaven","region":"WA","postcode":"98099","latitude":null,"longitude":null}'::jsonb,
          'startsAt', opened_at + interval '1 day', 'endsAt', opened_at + interval '25 hours', 'bookedAt', opened_at,
          'setOffAt', null, 'arrivedAt', opened_at + interval '1 day', 'leftAt', case when waits_for is null then opened_at + interval '25 hours' end, 'cancelledAt', null)
@@ -190,7 +190,7 @@ function templates(): string[] {
   const build = (commands: WorkOrderCommand[]): WorkOrderState =>
     commands.reduce<WorkOrderState | null>(
       (state, command) =>
-        applyCommand(state, command, { workOrderId: "<order>", commandId: uuid(), at, actor, settings: SETTINGS, library: LIBRARY, taxExempt: false }),
+        applyCommand(state, command, { aggregateId: "<order>", commandId: uuid(), at, actor, settings: SETTINGS, library: LIBRARY, taxExempt: false }),
       null,
     ) as WorkOrderState; // prettier-ignore
   const add = (jobId: string, libraryJobId: string): WorkOrderCommand => ({

@@ -1,7 +1,8 @@
 import { readPhone } from "@mechanon/core";
 import { AppError } from "../http/errors";
 import { OutsideError } from "../outside/http";
-import type { DirectoryEntry, Outside } from "../outside/outside";
+import type { Outside } from "../outside/outside";
+import type { DirectoryEntry } from "../outside/phoneDirectory/port";
 
 /**
  * Whose phone the directory says it is; null when it does not know, or when it is no whole phone yet.

@@ -78,8 +78,11 @@ async function eraseWork(
   transaction: Transaction,
 ): Promise<number> {
   const photoIds = orders.flatMap(({ state }) => state.findings.flatMap((finding) => finding.photoIds));
-  for (const order of orders)
-    await order.update({ state: workOrderWithoutPerson(order.state), revision: order.revision + 1 }, { transaction });
+  for (const order of orders) {
+    const state = workOrderWithoutPerson(order.state);
+    const concerns = state.concerns.map(({ text }) => text);
+    await order.update({ state, concerns, revision: order.revision + 1 }, { transaction });
+  }
   return Photo.destroy({ where: { businessId, id: photoIds }, transaction });
 }
 
@@ -99,23 +102,24 @@ async function eraseVisits(
   await scrubHistory(db, businessId, [...orderIds, ...visits.map(({ id }) => id)], transaction);
 }
 
-/** That something was done stays in the history; what was said in it goes. */
+/** That something was done stays in the history, old and new; what was said in it goes. */
 async function scrubHistory(
   db: Sequelize,
   businessId: string,
   aggregateIds: string[],
   transaction: Transaction,
 ): Promise<void> {
-  await db.query(
-    "update commands set body = jsonb_build_object('type', body->'type', 'erased', true) where business_id = $1 and aggregate_id = any($2)",
-    { bind: [businessId, aggregateIds], transaction },
-  );
+  for (const table of ["history", "commands"])
+    await db.query(
+      `update ${table} set body = jsonb_build_object('type', body->'type', 'erased', true) where business_id = $1 and aggregate_id = any($2)`,
+      { bind: [businessId, aggregateIds], transaction },
+    );
 }
 
 /** Messages, links to receipts, files, and kept answers in which the person stands. */
 async function eraseTraces(db: Sequelize, businessId: string, ids: string[], transaction: Transaction): Promise<void> {
   await Message.destroy({ where: { businessId, workOrderId: ids }, transaction });
-  await db.query("delete from receipt_links where business_id = $1 and work_order_id = any($2)", {
+  await db.query("delete from directory.receipt_links where business_id = $1 and work_order_id = any($2)", {
     bind: [businessId, ids],
     transaction,
   });

@@ -1,13 +1,14 @@
 import { redactWorkOrder } from "@mechanon/core";
 import { CustomerMerge, Message, Photo, VehiclePersonRow, VehicleRow, WorkOrderRow } from "../db/models";
+import type { Sequelize } from "sequelize";
 import type { Scope } from "../scope";
 import { toVehicle } from "../vehicles/toVehicle";
-import { visitsOf } from "../visits/queries";
+import { visitsServing } from "../visits/queries";
 import { findCustomer } from "./service";
 import { toCustomer } from "./toCustomer";
 
 /** All that is known about one customer, for the customer: nothing of the business's own costs. */
-export async function everythingAbout(scope: Scope, askedId: string): Promise<object> {
+export async function everythingAbout(db: Sequelize, scope: Scope, askedId: string): Promise<object> {
   const { businessId } = scope;
   const customer = await findCustomer(scope, askedId);
   const where = { businessId, customerId: customer.id };
@@ -23,7 +24,7 @@ export async function everythingAbout(scope: Scope, askedId: string): Promise<ob
     ...vehicles.flatMap(({ photoId }) => photoId ?? []),
   ];
   const [visits, messages, photos] = await Promise.all([
-    visitsOf(businessId, orderIds),
+    visitsServing(db, businessId, orderIds),
     Message.findAll({ where: { businessId, workOrderId: orderIds }, order: ["createdAt"] }),
     Photo.findAll({ where: { businessId, id: photoIds } }),
   ]);
@@ -34,7 +35,7 @@ export async function everythingAbout(scope: Scope, askedId: string): Promise<ob
     cars: vehicles.map((car) => ({ ...toVehicle(car), corrections: car.corrections })),
     drives: driven.map(({ vehicleId, role }) => ({ vehicleId, role })),
     workOrders: orders.map(({ number, state }) => ({ number, ...redactWorkOrder(state, { rights: [] }) })),
-    visits: [...new Map([...visits.values()].flat().map((visit) => [visit.id, visit])).values()],
+    visits,
     messages: messages.map(({ recipient, text, status, createdAt }) => ({ recipient, text, status, at: createdAt })),
     photos: photos.map(({ id, type, bytes }) => ({ id, type, base64: bytes.toString("base64") })),
     mergedRecords: merges.map(({ mergedId, mergedAt }) => ({ id: mergedId, mergedAt })),

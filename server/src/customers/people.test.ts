@@ -226,13 +226,13 @@ describe("privacy", () => {
     expect(after.pastWork[0]?.totalCents).toBe(before.pastWork[0]?.totalCents);
     for (const typed of ["Sunniva", "Achterberg", "360 555 0117", "TDW7115"])
       expect(await names(typed)).not.toContain("Erased");
-    const tables = ["customers", "vehicles", "work_orders", "visits", "commands", "messages", "idempotency_keys", "customer_words", "search_words", "search_word_shapes", "customer_keys", "customer_merges", "import_rows"]; // prettier-ignore
+    const tables = ["customers", "vehicles", "work_orders", "visits", "commands", "history", "approvals", "approval_answers", "bills", "payments", "ordered_parts", "external_requests", "messages", "idempotency_keys", "customer_words", "search_words", "search_word_shapes", "customer_keys", "customer_merges", "import_rows"]; // prettier-ignore
     for (const table of tables) {
       const rows = await server.running.deps.db.query(`select 1 from ${table} t where t::text ~* 'sunniva|achterberg|5550117|TDW7115'`, { type: QueryTypes.SELECT }); // prettier-ignore
       expect([table, rows]).toEqual([table, []]);
     }
     const opened = await sendCommand(odile, uuid(), { type: "openWorkOrder", customerId: id, vehicleId: after.vehicles[0]?.id, concerns: [] }); // prettier-ignore
-    expect(opened.body).toMatchObject({ code: "customer/erased" });
+    expect(opened.body.outcomes).toMatchObject([{ refusal: "customer/erased" }]);
     expect((await odile.post<Refused>(`/api/customers/${id}/erase`, { version: version + 1 })).body.code).toBe(
       "customer/erased",
     );
@@ -246,7 +246,7 @@ describe("privacy", () => {
       await wren.post<Refused>(`/api/customers/${customer.id}/erase`, { version: 1 }),
       await wren.get<Refused>("/api/exports/customers.csv"),
       await wren.get<Refused>("/api/reports/newcomers"),
-      await wren.send<Refused>("PATCH", "/api/business/newcomers", { foundUsBy: [], questions: [] }),
+      await wren.send<Refused>("PATCH", "/api/business/newcomers", { version: 1, foundUsBy: [], questions: [] }),
     ])
       expect(answer).toMatchObject({ status: 403, body: { code: "rights/missing" } });
   });
@@ -287,7 +287,9 @@ describe("around a customer", () => {
       foundUsBy: ["Ferry"],
       questions: [{ id: "q1", text: "Who sent you?", choices: ["Aunt", "Dog"] }],
     };
-    expect((await odile.send("PATCH", "/api/business/newcomers", newcomers)).body).toEqual(newcomers);
+    expect((await odile.send("PATCH", "/api/business/newcomers", { version: 1, ...newcomers })).body).toEqual(
+      newcomers,
+    );
     const business = await odile.get<{ settings: { newcomers: object; phone: string } }>("/api/business");
     expect(business.body.settings).toMatchObject({ newcomers, phone: "+13605550100" });
     for (const [name, answer] of [
@@ -300,7 +302,7 @@ describe("around a customer", () => {
     const { body } = await odile.get<NewcomerReport>("/api/reports/newcomers");
     expect(body.foundUsBy).toContainEqual({ answer: "Ferry", count: 3 });
     expect(body.questions).toContainEqual({ questionId: "q1", question: "Who sent you?", answers: [{ answer: "Dog", count: 2 }, { answer: "Aunt", count: 1 }] }); // prettier-ignore
-    const twice = { foundUsBy: [], questions: [newcomers.questions[0], newcomers.questions[0]] };
+    const twice = { version: 2, foundUsBy: [], questions: [newcomers.questions[0], newcomers.questions[0]] };
     expect((await odile.send<Refused>("PATCH", "/api/business/newcomers", twice)).body.code).toBe("request/invalid");
   });
 });

@@ -1,7 +1,8 @@
 import { POSTCODES } from "@mechanon/demo";
 import { AppError } from "../http/errors";
 import { OutsideError } from "../outside/http";
-import type { Outside, Town } from "../outside/outside";
+import type { Outside } from "../outside/outside";
+import type { Town } from "../outside/postcodes/port";
 
 /**
  * The towns of a postcode: of the region from the table that ships, of others from the postcode service.

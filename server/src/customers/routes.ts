@@ -23,7 +23,7 @@ export function customerRoutes(router: Router, { db, outside }: Deps, scopeOf: S
   }));
   mount(router, routes.getCustomer, scopeOf, ({ scope, params }) => customerSheet(db, scope, params.id));
   mount(router, routes.customerWork, scopeOf, async ({ scope, params, query }) => ({
-    workOrders: await pastWorkPage(scope, { customerId: (await findCustomer(scope, params.id)).id }, query.from),
+    workOrders: await pastWorkPage(db, scope, "pastOfCustomer", (await findCustomer(scope, params.id)).id, query.from),
   }));
   mount(router, routes.changeCustomer, scopeOf, ({ scope, params, body }) =>
     changeCustomer(db, scope, params.id, body),
@@ -34,7 +34,7 @@ export function customerRoutes(router: Router, { db, outside }: Deps, scopeOf: S
   mount(router, routes.undoMerge, scopeOf, ({ scope, params }) => undoMerge(db, scope, params.id, new Date()));
   mount(router, routes.exportCustomer, scopeOf, async ({ scope, params, res }) => {
     requireRight(scope, "settings");
-    res.attachment(`customer-${params.id}.json`).json(await everythingAbout(scope, params.id));
+    res.attachment(`customer-${params.id}.json`).json(await everythingAbout(db, scope, params.id));
   });
   mount(router, routes.eraseCustomer, scopeOf, ({ scope, params, body }) => {
     requireRight(scope, "settings");

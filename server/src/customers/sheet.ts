@@ -24,8 +24,8 @@ export async function customerSheet(db: Sequelize, scope: Scope, askedId: string
   const [vehicles, openWork, pastWork, pastWorkCount, owed, laterRows, coming, last, messages, merges, drives] =
     await Promise.all([
       VehicleRow.findAll({ where: { businessId, customerId: id }, order: ["year", "id"], raw: true }),
-      listWorkOrders(scope, { customerId: id, waitsFor: { [Op.ne]: null } }, { order: [["openedAt", "DESC"]], limit: MOST_OPEN }),
-      pastWorkPage(scope, { customerId: id }, 0),
+      listWorkOrders(db, scope, "openOfCustomer", id, { most: MOST_OPEN }),
+      pastWorkPage(db, scope, "pastOfCustomer", id, 0),
       WorkOrderRow.count({ where: { businessId, customerId: id, waitsFor: null } }),
       WorkOrderRow.sum("dueCents", { where: { businessId, customerId: id } }),
       WorkOrderRow.findAll({
@@ -112,7 +112,7 @@ function comingVisits(db: Sequelize, businessId: string, customerId: string): Pr
     `with near as materialized (
        select visit_id, work_order_id from visits
        join visit_work_orders on visit_work_orders.business_id = $1 and visit_id = visits.id
-       where visits.business_id = $1 and starts_at > now() - interval '1 day' and not cancelled and state->>'leftAt' is null)
+       where visits.business_id = $1 and starts_at > now() - interval '1 day' and not cancelled and left_at is null and state->>'leftAt' is null)
      ${VISITS} where work_orders.customer_id = $2 order by starts_at limit ${MOST_VISITS}`,
     [businessId, customerId],
   );
@@ -126,7 +126,7 @@ function lastVisits(db: Sequelize, businessId: string, customerId: string): Prom
        select visit_id, work_order_id from visit_work_orders
        where business_id = $1 and work_order_id = any(array(
          select id from work_orders where business_id = $1 and customer_id = $2 order by opened_at desc limit ${WORK_WITH_LAST_VISITS})))
-     ${VISITS} where cancelled or visits.state->>'leftAt' is not null order by starts_at desc limit ${MOST_VISITS}`,
+     ${VISITS} where cancelled or visits.left_at is not null or visits.state->>'leftAt' is not null order by starts_at desc limit ${MOST_VISITS}`,
     [businessId, customerId],
   );
 }

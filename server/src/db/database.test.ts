@@ -37,6 +37,7 @@ it("migrates once, also when started again on the same database", async () => {
     "0004-cars",
     "0005-merged-drivers",
     "0006-near-words",
+    "0007-ground",
   ]);
   const customers = await server.running.deps.db.query<{ count: string }>(
     "select count(*)::int as count from customers",

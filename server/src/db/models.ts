@@ -8,6 +8,7 @@ import {
   type ModelStatic,
   type Sequelize,
 } from "sequelize";
+import { upgradeVisit, upgradeWorkOrder } from "@mechanon/core";
 import type {
   BusinessSettings,
   CustomerDetails,
@@ -20,7 +21,7 @@ import type {
   Wait,
   WorkOrderState,
 } from "@mechanon/core";
-import type { CommandOutcome, ImportView, RowOutcome } from "@mechanon/contract";
+import type { ImportView, RowOutcome } from "@mechanon/contract";
 import { requireBusiness } from "./tenantModel";
 
 type Attributes<M extends Model> = InferAttributes<M>;
@@ -125,7 +126,7 @@ export class WorkOrderRow extends Model<InferAttributes<WorkOrderRow>, InferCrea
   declare businessId: string;
   declare id: string;
   declare number: number;
-  declare customerId: string;
+  declare customerId: string | null;
   declare vehicleId: string | null;
   declare revision: number;
   declare state: WorkOrderState;
@@ -136,6 +137,8 @@ export class WorkOrderRow extends Model<InferAttributes<WorkOrderRow>, InferCrea
   /** Jobs put off. */
   declare laterCount: number;
   declare openConflicts: number;
+  /** What the customer called for, as lists show it. */
+  declare concerns: CreationOptional<string[] | null>;
   declare openedAt: Date;
 }
 export class VisitRow extends Model<InferAttributes<VisitRow>, InferCreationAttributes<VisitRow>> {
@@ -153,38 +156,17 @@ export class VisitWorkOrder extends Model<InferAttributes<VisitWorkOrder>, Infer
   declare visitId: string;
   declare workOrderId: string;
 }
-export class CommandRow extends Model<InferAttributes<CommandRow>, InferCreationAttributes<CommandRow>> {
+export class SupplierRow extends Model<InferAttributes<SupplierRow>, InferCreationAttributes<SupplierRow>> {
   declare businessId: string;
   declare id: string;
-  declare aggregate: "workOrder" | "visit";
-  declare aggregateId: string;
-  declare revision: number;
-  declare body: object;
-  declare outcome: CommandOutcome;
-  declare personId: string;
-  declare givenAt: Date;
+  declare name: string;
+  declare position: number;
 }
 export class Photo extends Model<InferAttributes<Photo>, InferCreationAttributes<Photo>> {
   declare businessId: string;
   declare id: string;
   declare type: string;
   declare bytes: Buffer;
-}
-export class CardCharge extends Model<InferAttributes<CardCharge>, InferCreationAttributes<CardCharge>> {
-  declare businessId: string;
-  declare id: string;
-  declare workOrderId: string;
-  declare amountCents: number;
-  declare status: "asked" | "taken" | "declined";
-  declare reason: CreationOptional<string | null>;
-  declare askedAt: CreationOptional<Date>;
-}
-export class PartOrder extends Model<InferAttributes<PartOrder>, InferCreationAttributes<PartOrder>> {
-  declare businessId: string;
-  declare id: string;
-  declare workOrderId: string;
-  declare items: { lineId: string; partNumber: string; quantity: number; costCents: number }[];
-  declare status: "asked" | "confirmed" | "refused";
 }
 export class Message extends Model<InferAttributes<Message>, InferCreationAttributes<Message>> {
   declare businessId: string;
@@ -244,6 +226,14 @@ const no = () => ({ type: BOOLEAN, defaultValue: false }) as const;
 const one = () => ({ type: INTEGER, defaultValue: 1 }) as const;
 const none = () => ({ type: INTEGER, defaultValue: 0 }) as const;
 const now = () => ({ type: DATE, defaultValue: DataTypes.NOW }) as const;
+/** A stored state of any version, which reads as it is written now. */
+const broughtForward = <Stored, State>(upgrade: (stored: Stored) => State) => ({
+  type: JSONB,
+  get(this: Model): State | undefined {
+    const stored = this.getDataValue("state") as Stored | undefined;
+    return stored === undefined ? undefined : upgrade(stored);
+  },
+});
 /** The first work order of a business. */
 const FIRST_NUMBER = 1001;
 
@@ -333,8 +323,8 @@ export function defineModels(sequelize: Sequelize): void {
     job: JSONB,
   });
   tenant(sequelize, WorkOrderRow, "work_orders", {
-    businessId: key(), id: key(), number: INTEGER, customerId: UUID, vehicleId: UUID, revision: INTEGER, state: JSONB, waitsFor: maybeText, waitsSince: DATE,
-    totalCents: BIGINT, dueCents: BIGINT, laterCount: INTEGER, openConflicts: INTEGER, openedAt: DATE,
+    businessId: key(), id: key(), number: INTEGER, customerId: UUID, vehicleId: UUID, revision: INTEGER, state: broughtForward(upgradeWorkOrder), waitsFor: maybeText, waitsSince: DATE,
+    totalCents: BIGINT, dueCents: BIGINT, laterCount: INTEGER, openConflicts: INTEGER, concerns: ARRAY(TEXT), openedAt: DATE,
   }); // prettier-ignore
   tenant(sequelize, VisitRow, "visits", {
     businessId: key(),
@@ -344,37 +334,16 @@ export function defineModels(sequelize: Sequelize): void {
     startsAt: DATE,
     endsAt: DATE,
     cancelled: BOOLEAN,
-    state: JSONB,
+    state: broughtForward(upgradeVisit),
   });
   tenant(sequelize, VisitWorkOrder, "visit_work_orders", { businessId: key(), visitId: key(), workOrderId: key() });
-  tenant(sequelize, CommandRow, "commands", {
+  tenant(sequelize, SupplierRow, "suppliers", {
     businessId: key(),
-    id: key(),
-    aggregate: text(),
-    aggregateId: UUID,
-    revision: INTEGER,
-    body: JSONB,
-    outcome: JSONB,
-    personId: UUID,
-    givenAt: DATE,
+    id: { type: TEXT, primaryKey: true },
+    name: text(),
+    position: INTEGER,
   });
   tenant(sequelize, Photo, "photos", { businessId: key(), id: key(), type: text(), bytes: BLOB });
-  tenant(sequelize, CardCharge, "card_charges", {
-    businessId: key(),
-    id: key(),
-    workOrderId: UUID,
-    amountCents: BIGINT,
-    status: text(),
-    reason: maybeText,
-    askedAt: now(),
-  });
-  tenant(sequelize, PartOrder, "part_orders", {
-    businessId: key(),
-    id: key(),
-    workOrderId: UUID,
-    items: JSONB,
-    status: text(),
-  });
   tenant(sequelize, Message, "messages", {
     businessId: key(),
     id: key(),

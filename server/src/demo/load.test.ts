@@ -1,6 +1,6 @@
 import { WAITS, addDays, dayOf, visitStanding } from "@mechanon/core";
 import type { DayVisit, WorkOrderSummary, WorkOrderView } from "@mechanon/contract";
-import { startTestServer, type Person, type TestServer } from "../testing/testServer";
+import { openOrders, startTestServer, type Person, type TestServer } from "../testing/testServer";
 
 let server: TestServer;
 let odile: Person;
@@ -9,7 +9,7 @@ let open: WorkOrderSummary[];
 beforeAll(async () => {
   server = await startTestServer();
   odile = await server.signIn();
-  open = (await odile.get<{ workOrders: WorkOrderSummary[] }>("/api/open-work")).body.workOrders;
+  open = await openOrders(odile);
 });
 afterAll(() => server?.stop());
 
@@ -20,8 +20,10 @@ const day = async (offset: number): Promise<DayVisit[]> => {
 
 it("has something open of every kind, oldest first", () => {
   expect(new Set(open.map(({ waitsFor }) => waitsFor))).toEqual(new Set(WAITS));
-  const since = open.map((order) => order.since);
-  expect(since).toEqual([...since].sort());
+  for (const wait of WAITS) {
+    const since = open.filter(({ waitsFor }) => waitsFor === wait).map((order) => order.since);
+    expect(since).toEqual([...since].sort());
+  }
 });
 
 it("has visits yesterday, today and tomorrow, for two vans", async () => {
@@ -47,7 +49,7 @@ it("says of nothing that it happened in the time to come", async () => {
 
 it("made all of it through commands, each in the history, none refused or in conflict", async () => {
   const rows = await server.running.deps.db.query(
-    "select outcome->>'outcome' as outcome, count(*)::int as count from commands group by 1",
+    "select outcome->>'outcome' as outcome, count(*)::int as count from history group by 1",
   );
   expect(rows[0]).toEqual([{ outcome: "applied", count: expect.any(Number) as unknown }]);
   expect(open.filter(({ conflicts }) => conflicts > 0)).toEqual([]);
@@ -55,6 +57,6 @@ it("made all of it through commands, each in the history, none refused or in con
 
 it("is loaded once: a second start adds nothing", async () => {
   await server.startSecond();
-  const again = (await odile.get<{ workOrders: WorkOrderSummary[] }>("/api/open-work")).body.workOrders;
+  const again = await openOrders(odile);
   expect(again.map(({ id }) => id)).toEqual(open.map(({ id }) => id));
 });

@@ -6,6 +6,7 @@ import {
   PEOPLE,
   SETTINGS,
   STREETS,
+  SUPPLIER,
   WORK_ORDERS,
   type DemoCustomer,
   type DemoVisit,
@@ -29,10 +30,10 @@ import {
   type WorkOrderCommand,
 } from "@mechanon/core";
 import { hashPassword } from "../access/passwords";
-import { Business, CustomerRow, LibraryJobRow, Person, VehicleRow } from "../db/models";
+import { Business, CustomerRow, LibraryJobRow, Person, SupplierRow, VehicleRow } from "../db/models";
 import type { Deps, Scope } from "../scope";
-import { runVisitCommand } from "../visits/service";
-import { findWorkOrder, runWorkOrderCommand } from "../workOrders/service";
+import { runVisitCommands } from "../visits/service";
+import { findWorkOrder, runWorkOrderCommands } from "../workOrders/service";
 
 /** Loads the demo scenario into an empty database, its days around `now`. All work goes through the real commands. */
 export async function loadDemoIfEmpty(deps: Deps, now: Date): Promise<void> {
@@ -80,6 +81,7 @@ class DemoLoader {
         demoPassword: password,
       });
     }
+    await SupplierRow.create({ businessId, id: SUPPLIER.id, name: SUPPLIER.name, position: 0 });
     await LibraryJobRow.bulkCreate(LIBRARY.map((job, position) => ({ businessId, id: job.id, position, job })));
   }
 
@@ -131,7 +133,7 @@ class DemoLoader {
     const lastVisit = order.visits[order.visits.length - 1];
     const onSiteAt = lastVisit ? this.startOf(lastVisit) : openedAt;
     const send = (command: WorkOrderCommand, at: string): Promise<unknown> =>
-      runWorkOrderCommand(this.deps, this.scope(lastVisit?.mechanic), id, { id: uuid(), at, command });
+      runWorkOrderCommands(this.deps, this.scope(lastVisit?.mechanic), id, [{ id: uuid(), at, command }]);
 
     const concerns = order.concerns.map((phraseId) => {
       const phrase = SETTINGS.concerns.find((candidate) => candidate.id === phraseId);
@@ -214,7 +216,8 @@ class DemoLoader {
           {
             type: "recordPartsOrder",
             orderId: uuid(),
-            supplier: "Gull Harbor Parts",
+            supplierId: SUPPLIER.id,
+            supplier: SUPPLIER.name,
             orderNumber: `GH-${70_000 + order.openedDaysAgo * 131 + items.length}`,
             readyAt: null,
             items,
@@ -222,7 +225,7 @@ class DemoLoader {
           at,
         );
       if (items.length > 0 && order.parts === "received")
-        await send({ type: "receiveParts", lineIds: parts.map((line) => line.id) }, at);
+        await send({ type: "receiveParts", items: parts.map(({ id: lineId }) => ({ lineId, quantity: null })) }, at);
     }
     if (order.finished)
       await send(
@@ -248,7 +251,7 @@ class DemoLoader {
     const startsAt = this.startOf(visit);
     const endsAt = new Date(Date.parse(startsAt) + visit.minutes * 60_000).toISOString();
     const send = (command: VisitCommand, at: string): Promise<unknown> =>
-      runVisitCommand(this.deps, this.scope(visit.mechanic), id, { id: uuid(), at, command });
+      runVisitCommands(this.deps, this.scope(visit.mechanic), id, [{ id: uuid(), at, command }]);
     await send(
       {
         type: "bookVisit",

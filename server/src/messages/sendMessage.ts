@@ -16,7 +16,7 @@ export async function sendMessage(
   const message = await Message.findOne({ where: { businessId, id } });
   if (!message || message.status === "sent") return;
   try {
-    await outside.messenger.send(id, message.recipient, message.text);
+    await outside.messenger.send(`${businessId}/${id}`, message.recipient, message.text);
   } catch (error) {
     await message.update({ lastError: "The message service does not answer; it is tried again." });
     throw error;

@@ -1,6 +1,14 @@
 import { v7 as uuid } from "uuid";
 import type { ReceiptView, WorkOrderView } from "@mechanon/contract";
-import { findOrder, sendCommand, startTestServer, until, type Person, type TestServer } from "../testing/testServer";
+import {
+  findOrder,
+  openOrders,
+  sendCommand,
+  startTestServer,
+  until,
+  type Person,
+  type TestServer,
+} from "../testing/testServer";
 
 let server: TestServer;
 let odile: Person;
@@ -24,9 +32,7 @@ describe("the card terminal", () => {
   let due: number;
   beforeAll(async () => {
     const order = await findOrder(odile, "Bram");
-    const all = (
-      await odile.get<{ workOrders: { id: string; dueCents: number; waitsFor: string }[] }>("/api/open-work")
-    ).body.workOrders;
+    const all = await openOrders(odile);
     const owing = all.find(({ waitsFor }) => waitsFor === "money") ?? order;
     [id, due] = [owing.id, owing.dueCents];
   });
@@ -47,11 +53,13 @@ describe("the card terminal", () => {
     const paymentId = uuid();
     await server.fault("terminal", "down");
     expect((await charge(paymentId)).body).toMatchObject({ status: 503, code: "payment/terminal-unreachable" });
-    expect((await view(id)).pendingCharges).toMatchObject([{ paymentId, amountCents: due }]);
+    expect((await view(id)).requests).toMatchObject([
+      { id: paymentId, kind: "cardCharge", status: "asked", amountCents: due },
+    ]);
     expect((await charge(uuid())).body).toMatchObject({ code: "payment/nothing-due" });
     await server.fault("terminal", "declined", 1);
     expect((await charge(paymentId)).body).toMatchObject({ result: "declined" });
-    expect((await view(id)).pendingCharges).toEqual([]);
+    expect((await view(id)).requests).toEqual([]);
   });
 
   it("loses its answer after charging: charged once, recorded once, whoever asks how often", async () => {
@@ -70,9 +78,7 @@ describe("the supplier", () => {
   let id: string;
   beforeAll(async () => {
     id = (await findOrder(odile, "2019 Ford F-150").catch(() => findOrder(odile, "Jasper"))).id;
-    const orders = (
-      await odile.get<{ workOrders: { id: string; waitsFor: string; customerName: string }[] }>("/api/open-work")
-    ).body.workOrders;
+    const orders = await openOrders(odile);
     id =
       orders.find(({ waitsFor, customerName }) => waitsFor === "parts" && customerName.startsWith("Jasper"))?.id ?? id;
   });

@@ -68,3 +68,10 @@ async function fetchOrThrow(url: string, init: RequestInit): Promise<Response> {
     throw new OutsideError(`${new URL(url).pathname} cannot be reached`, { cause: error });
   }
 }
+
+/** What is known of a thing, as the query of an address; what is not known is left out. */
+export function queryOf(values: object): string {
+  return new URLSearchParams(
+    Object.entries(values).flatMap(([name, value]) => (value === null ? [] : [[name, String(value)]])),
+  ).toString();
+}

@@ -1,11 +1,14 @@
 import { balanceOf, showMoney } from "@mechanon/core";
 import type { WorkOrderView } from "@mechanon/contract";
-import { CardCharge } from "../db/models";
+import type { CommandDeps } from "../commands/aggregate";
+import { askedRequests, findRequest, keyOf, type ExternalRequest } from "../externalRequests/externalRequest";
+import { recordAnswer } from "../externalRequests/recordAnswer";
+import { isCommandId, reserveRequest } from "../externalRequests/reserveRequest";
 import { AppError } from "../http/errors";
+import type { ChargeAnswer } from "../outside/cardTerminal/port";
 import { OutsideError } from "../outside/http";
-import type { ChargeAnswer } from "../outside/outside";
 import type { Deps, Scope } from "../scope";
-import { findWorkOrder, runWorkOrderCommand } from "../workOrders/service";
+import { findWorkOrder } from "../workOrders/service";
 import { viewWorkOrder } from "../workOrders/view";
 
 export interface CardResult {
@@ -14,58 +17,86 @@ export interface CardResult {
   workOrder: WorkOrderView;
 }
 
+type ChargeDeps = Pick<Deps, "config" | "db" | "outside" | "rules">;
+
 /**
- * Takes a card through the terminal. The payment id makes it safe to ask again after an answer was lost: the terminal
- * charges it once, and it is recorded once.
+ * Takes a card through the terminal. The charge is written down under the work order's lock before the terminal is
+ * asked; its id makes it safe to ask again after an answer was lost: the terminal charges it once, and it is recorded
+ * once. Where nobody asks again the queue does, until the terminal tells.
  *
- * @throws {AppError} `payment/terminal-unreachable` when the outcome is unknown; the charge stays on the work order
- *   until the terminal tells.
+ * @throws {AppError} `payment/terminal-unreachable` when the outcome is unknown, `payment/nothing-due`,
+ *   `payment/amount-too-high`, `payment/given-up` for one that was withdrawn before it reached the terminal.
  */
 export async function takeCard(
-  deps: Deps,
+  deps: ChargeDeps,
   scope: Scope,
   workOrderId: string,
   { paymentId, amountCents }: { paymentId: string; amountCents: number },
 ): Promise<CardResult> {
-  const charge = await registerCharge(deps, scope, workOrderId, paymentId, amountCents);
-  if (charge.status !== "asked")
-    return { result: charge.status, reason: charge.reason ?? null, workOrder: await viewWorkOrder(scope, workOrderId) };
-  const answer = await askTerminal(deps, charge);
-  const command =
-    answer.outcome === "taken"
-      ? ({
-          type: "recordCardPayment",
-          paymentId,
-          amountCents: charge.amountCents,
-          lastFour: answer.lastFour,
-          authorization: answer.authorization,
-        } as const)
-      : ({ type: "recordCardDecline", paymentId, amountCents: charge.amountCents, reason: answer.reason } as const);
-  await runWorkOrderCommand(deps, scope, workOrderId, { id: paymentId, at: new Date().toISOString(), command });
-  const reason = answer.outcome === "declined" ? answer.reason : null;
-  await charge.update({ status: answer.outcome, reason });
-  return { result: answer.outcome, reason, workOrder: await viewWorkOrder(scope, workOrderId) };
+  const { businessId } = scope;
+  const request = await reserve(deps, scope, workOrderId, paymentId, amountCents);
+  if (request.status === "asked")
+    await recordChargeAnswer(deps, businessId, request, await askTerminal(deps, businessId, request));
+  const workOrder = await viewWorkOrder(deps, scope, workOrderId);
+  const payment = workOrder.state.payments.find(({ id }) => id === paymentId);
+  if (!payment)
+    throw new AppError(
+      "payment/given-up",
+      "This charge was given up before it reached the terminal. The card was not charged; take it again.",
+    );
+  return { result: payment.status, reason: payment.reason, workOrder };
 }
 
-async function registerCharge(
-  { db }: Deps,
+/** Asks the terminal what became of a charge whose answer was lost, and records it. */
+export async function settleCharge(
+  deps: Pick<Deps, "db" | "outside" | "rules">,
+  businessId: string,
+  request: ExternalRequest,
+): Promise<void> {
+  const answer = await deps.outside.cardTerminal.settle(keyOf(businessId, request.id));
+  await recordChargeAnswer(deps, businessId, request, answer);
+}
+
+async function recordChargeAnswer(
+  deps: CommandDeps,
+  businessId: string,
+  request: ExternalRequest,
+  answer: ChargeAnswer,
+): Promise<void> {
+  const { id: paymentId } = request;
+  const amountCents = request.amountCents ?? 0;
+  if (answer.outcome === "withdrawn")
+    return recordAnswer(deps, businessId, request, { status: "lapsed", answer, command: null });
+  if (answer.outcome === "declined") {
+    const command = { type: "recordCardDecline" as const, paymentId, amountCents, reason: answer.reason };
+    return recordAnswer(deps, businessId, request, { status: "refused", answer, command });
+  }
+  const { lastFour, authorization } = answer;
+  const command = { type: "recordCardPayment" as const, paymentId, amountCents, lastFour, authorization };
+  return recordAnswer(deps, businessId, request, { status: "done", answer, command });
+}
+
+async function reserve(
+  { db, config }: ChargeDeps,
   scope: Scope,
   workOrderId: string,
   paymentId: string,
   amountCents: number,
-): Promise<CardCharge> {
-  const { businessId } = scope;
+): Promise<ExternalRequest> {
+  const { businessId, actor } = scope;
   return db.transaction(async (transaction) => {
     const row = await findWorkOrder(scope, workOrderId, transaction, "locked");
-    const before = await CardCharge.findOne({ where: { businessId, id: paymentId }, transaction });
+    const before = await findRequest(db, businessId, paymentId, transaction);
     if (before) {
-      if (before.workOrderId !== workOrderId || before.amountCents !== amountCents)
-        throw new AppError("command/id-reused", "This payment id was used for another payment. Nothing was charged.");
-      return before;
-    }
-    const { dueCents } = balanceOf(row.state);
-    const asked = await CardCharge.findAll({ where: { businessId, workOrderId, status: "asked" }, transaction });
-    const openCents = dueCents - asked.reduce((sum, charge) => sum + charge.amountCents, 0);
+      if (before.workOrderId !== workOrderId || before.amountCents !== amountCents || before.kind !== "cardCharge")
+        throw idReused();
+      if (before.status !== "lapsed") return before;
+    } else if (await isCommandId(db, businessId, paymentId, transaction)) throw idReused();
+    const asked = (await askedRequests(db, businessId, workOrderId, transaction)).filter(
+      ({ kind }) => kind === "cardCharge",
+    );
+    const openCents =
+      balanceOf(row.state).dueCents - asked.reduce((sum, { amountCents: cents }) => sum + (cents ?? 0), 0);
     if (openCents <= 0)
       throw new AppError(
         "payment/nothing-due",
@@ -75,23 +106,38 @@ async function registerCharge(
       );
     if (amountCents > openCents)
       throw new AppError("payment/amount-too-high", `Only ${showMoney(openCents)} is owed. Nothing was charged.`);
-    return CardCharge.create(
-      { businessId, id: paymentId, workOrderId, amountCents, status: "asked", askedAt: new Date() },
-      { transaction },
-    );
+    const request = {
+      id: paymentId,
+      kind: "cardCharge" as const,
+      workOrderId,
+      supplierId: null,
+      amountCents,
+      personId: actor.id,
+      lines: [],
+    };
+    await reserveRequest(db, businessId, request, config.settleAfterMs, transaction);
+    return { ...request, status: "asked", askedAt: new Date().toISOString() };
   });
 }
 
-async function askTerminal({ outside }: Deps, charge: CardCharge): Promise<ChargeAnswer> {
+async function askTerminal(
+  { outside }: ChargeDeps,
+  businessId: string,
+  { id, amountCents, workOrderId }: ExternalRequest,
+): Promise<ChargeAnswer> {
   try {
-    return await outside.cardTerminal.charge(charge.id, charge.amountCents, charge.workOrderId);
+    return await outside.cardTerminal.charge(keyOf(businessId, id), amountCents ?? 0, workOrderId);
   } catch (error) {
     if (error instanceof OutsideError)
       throw new AppError(
         "payment/terminal-unreachable",
-        "The card terminal does not answer, so it is not known whether the card was charged. Ask the terminal again; it will not charge twice.",
+        "The card terminal does not answer, so it is not known whether the card was charged. Ask the terminal again, or wait: it is asked by itself, and will not charge twice.",
         { cause: error, retryAfterSeconds: 10 },
       );
     throw error;
   }
+}
+
+function idReused(): AppError {
+  return new AppError("command/id-reused", "This payment id was used for something else. Nothing was charged.");
 }

@@ -6,20 +6,20 @@ import { findCustomer } from "../customers/service";
 import { AppError } from "../http/errors";
 import { queueMessage } from "../messages/service";
 import type { Deps, Scope } from "../scope";
-import { loadRules } from "../settings/service";
 import { findVehicle } from "../vehicles/service";
 import { findWorkOrder } from "../workOrders/service";
 import { viewWorkOrder } from "../workOrders/view";
 
 /** The receipt of a work order, as its customer may see it. */
 export async function viewReceipt(
+  { rules }: Pick<Deps, "rules">,
   { businessId }: Pick<Scope, "businessId">,
   workOrderId: string,
 ): Promise<ReceiptView> {
   const row = await findWorkOrder({ businessId }, workOrderId);
-  const [{ business }, customer, vehicle] = await Promise.all([
-    loadRules(businessId),
-    findCustomer({ businessId }, row.customerId),
+  const [business, customer, vehicle] = await Promise.all([
+    rules.now(businessId),
+    row.customerId === null ? null : findCustomer({ businessId }, row.customerId),
     row.vehicleId === null ? null : findVehicle({ businessId }, row.vehicleId),
   ]);
   return {
@@ -30,7 +30,7 @@ export async function viewReceipt(
       street: business.settings.home.street,
       timeZone: business.timeZone,
     },
-    customerName: customer.name,
+    customerName: customer?.name ?? "",
     vehicleName: showVehicle(vehicle),
     plate: vehicle?.plate ?? null,
     odometerMiles: row.state.odometerMiles?.value ?? null,
@@ -40,12 +40,17 @@ export async function viewReceipt(
 
 /** Texts the customer a link to the receipt; the same message id goes out once. */
 export async function textReceipt(
-  { db, config }: Deps,
+  { db, config }: Pick<Deps, "db" | "config">,
   scope: Scope,
   workOrderId: string,
   messageId: string,
 ): Promise<WorkOrderView> {
   const row = await findWorkOrder(scope, workOrderId);
+  if (row.customerId === null)
+    throw new AppError(
+      "receipt/no-phone",
+      "It is not known yet whose this is. Nothing was sent; say whose it is, or hand over the PDF.",
+    );
   const { details } = await findCustomer(scope, row.customerId);
   if (!mayText(details))
     throw new AppError(
@@ -62,6 +67,7 @@ export async function textReceipt(
   await db.transaction(async (transaction) => {
     const token = await linkFor(db, scope.businessId, workOrderId, transaction);
     await queueMessage(
+      db,
       scope,
       {
         id: messageId,
@@ -72,7 +78,7 @@ export async function textReceipt(
       transaction,
     );
   });
-  return viewWorkOrder(scope, workOrderId);
+  return viewWorkOrder({ db }, scope, workOrderId);
 }
 
 /** @throws {AppError} `receipt/not-found` for a link nobody gave out. */
@@ -81,7 +87,7 @@ export async function findByToken(
   token: string,
 ): Promise<{ businessId: string; workOrderId: string }> {
   const [link] = await db.query<{ business_id: string; work_order_id: string }>(
-    "select business_id, work_order_id from receipt_links where token = $1",
+    "select business_id, work_order_id from directory.receipt_links where token = $1",
     {
       bind: [token],
       type: QueryTypes.SELECT,
@@ -102,7 +108,7 @@ async function linkFor(
   transaction: Transaction,
 ): Promise<string> {
   const [known] = await db.query<{ token: string }>(
-    "select token from receipt_links where business_id = $1 and work_order_id = $2",
+    "select token from directory.receipt_links where business_id = $1 and work_order_id = $2",
     {
       bind: [businessId, workOrderId],
       type: QueryTypes.SELECT,
@@ -111,7 +117,7 @@ async function linkFor(
   );
   if (known) return known.token;
   const token = randomBytes(24).toString("base64url");
-  await db.query("insert into receipt_links (token, business_id, work_order_id) values ($1, $2, $3)", {
+  await db.query("insert into directory.receipt_links (token, business_id, work_order_id) values ($1, $2, $3)", {
     bind: [token, businessId, workOrderId],
     transaction,
   });

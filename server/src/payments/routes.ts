@@ -8,20 +8,20 @@ import { findByToken, textReceipt, viewReceipt } from "./receipts";
 
 export function paymentRoutes(router: Router, deps: Deps, scopeOf: ScopeOf): void {
   mount(router, routes.takeCard, scopeOf, ({ scope, params, body }) => takeCard(deps, scope, params.id, body));
-  mount(router, routes.getReceipt, scopeOf, ({ scope, params }) => viewReceipt(scope, params.id));
+  mount(router, routes.getReceipt, scopeOf, ({ scope, params }) => viewReceipt(deps, scope, params.id));
   mount(router, routes.getReceiptPdf, scopeOf, async ({ scope, params, res }) =>
-    sendPdf(res, await viewReceipt(scope, params.id)),
+    sendPdf(res, await viewReceipt(deps, scope, params.id)),
   );
   mount(router, routes.textReceipt, scopeOf, async ({ scope, params, body }) => ({
     workOrder: await textReceipt(deps, scope, params.id, body.messageId),
   }));
   mount(router, routes.openReceipt, anyone, async ({ params }) => {
     const { businessId, workOrderId } = await findByToken(deps, params.token);
-    return viewReceipt({ businessId }, workOrderId);
+    return viewReceipt(deps, { businessId }, workOrderId);
   });
   mount(router, routes.openReceiptPdf, anyone, async ({ params, res }) => {
     const { businessId, workOrderId } = await findByToken(deps, params.token);
-    await sendPdf(res, await viewReceipt({ businessId }, workOrderId));
+    await sendPdf(res, await viewReceipt(deps, { businessId }, workOrderId));
   });
 }
 

@@ -1,6 +1,13 @@
 import { v7 as uuid } from "uuid";
 import type { Customer, PartOffer, ReceiptView, Vehicle, WorkOrderView } from "@mechanon/contract";
-import { findOrder, sendCommand, startTestServer, type Person, type TestServer } from "../testing/testServer";
+import {
+  findOrder,
+  openOrders,
+  sendCommand,
+  startTestServer,
+  type Person,
+  type TestServer,
+} from "../testing/testServer";
 
 let server: TestServer;
 let odile: Person;
@@ -166,14 +173,13 @@ it("has a receipt that says what was done, paid and put off", async () => {
 });
 
 it("is closed by what happened, and out of the open work", async () => {
-  const { body } = await odile.get<{ workOrders: { id: string }[] }>("/api/open-work");
-  expect(body.workOrders.map(({ id }) => id)).not.toContain(orderId);
+  expect((await openOrders(odile)).map(({ id }) => id)).not.toContain(orderId);
   expect(await findOrder(odile, "isolde")).toMatchObject({ id: orderId, waitsFor: null, dueCents: 0 });
 });
 
 it("has all of it in its history, in order, with who did it", async () => {
   const [rows] = await server.running.deps.db.query(
-    `select body->>'type' as type, revision from commands where aggregate_id = '${orderId}' order by revision`,
+    `select body->>'type' as type, revision from history where aggregate_id = '${orderId}' order by revision`,
   );
   const history = rows as { type: string; revision: number }[];
   expect(history.map(({ revision }) => revision)).toEqual(history.map((_, index) => index + 1));

@@ -2,12 +2,16 @@ import { EventEmitter } from "node:events";
 import { Logger as WorkerLogger, run, type WorkerEvents } from "graphile-worker";
 import pg from "pg";
 import { messagePayload, sendMessage } from "../messages/sendMessage";
+import { BEHIND_TASK, runBehind } from "../behind/runBehind";
+import { SETTLE_TASK } from "../externalRequests/reserveRequest";
+import { settlePayload, settleRequest } from "../externalRequests/settleRequest";
 import { SEND_MESSAGE_TASK } from "../messages/service";
 import type { Deps } from "../scope";
 import { DeadWorkers } from "./deadWorkers";
+import { MAINTENANCE_TASK, maintain } from "./maintenance";
 import { IMPORT_TASK, importPayload, runImportStep } from "../transfer/importTasks";
 
-/** Starts doing what was queued: messages, imports; what fails waits and is tried again, longer each time. */
+/** Starts doing what was queued: messages, imports, requests to settle, what migrations left behind; what fails waits and is tried again, longer each time. */
 export async function startWorker(deps: Deps): Promise<{ stop(): Promise<void> }> {
   const { config, log } = deps;
   // A pool of our own: the queue's would leave a lost connection's error unheard, and that ends the process.
@@ -28,8 +32,16 @@ export async function startWorker(deps: Deps): Promise<{ stop(): Promise<void> }
     taskList: {
       [SEND_MESSAGE_TASK]: async (raw) => sendMessage(deps, messagePayload.parse(raw)),
       [IMPORT_TASK]: async (raw) => runImportStep(deps, importPayload.parse(raw)),
+      [SETTLE_TASK]: async (raw) => settleRequest(deps, settlePayload.parse(raw)),
+      [MAINTENANCE_TASK]: async () => maintain(deps.db),
+      [BEHIND_TASK]: async (_raw, { withPgClient, addJob }) => {
+        if ((await runBehind(withPgClient, log)) === "more") await addJob(BEHIND_TASK, {}, { queueName: BEHIND_TASK });
+      },
     },
+    crontab: `17 3 * * * ${MAINTENANCE_TASK}`,
   });
+  // Of several servers that start at once, one does it.
+  for (const task of [BEHIND_TASK, MAINTENANCE_TASK]) await runner.addJob(task, {}, { queueName: task, jobKey: task });
   const deadWorkers = new DeadWorkers(config.databaseUrl, pgPool, log, workerIds);
   await deadWorkers.start();
   return {

@@ -31,7 +31,7 @@ export async function search(db: Sequelize, scope: Scope, typed: string): Promis
   const [byWords, byWholeKey, workOrders] = await Promise.all([
     customersByWords(db, scope.businessId, query.words),
     findKeys(db, scope.businessId, query),
-    query.number === null ? [] : listWorkOrders(scope, { number: query.number }),
+    query.number === null ? [] : listWorkOrders(db, scope, "ofNumber", query.number, { most: 1 }),
   ]);
   const isNobody = byWords.length === 0 && byWholeKey.length === 0;
   const byKeys = isNobody && query.mixed ? await byCodeAndWords(db, scope.businessId, query.mixed) : byWholeKey;

@@ -6,38 +6,43 @@ import { requireRight } from "../access/requireRight";
 import { mount, type ScopeOf } from "../http/mount";
 import type { Deps } from "../scope";
 import { newcomerReport } from "./newcomerReport";
-import { changeSettings, keepPhrase, loadRules } from "./service";
+import { changeList, keepPhrase } from "./service";
 
-export function settingsRoutes(router: Router, { config, db }: Deps, scopeOf: ScopeOf): void {
+export function settingsRoutes(router: Router, { config, db, rules }: Deps, scopeOf: ScopeOf): void {
   mount(router, routes.getBusiness, scopeOf, async ({ scope }) => {
-    const [{ business, library }, people] = await Promise.all([
-      loadRules(scope.businessId),
+    const [{ name, timeZone, isDemo, settings, libraryVersion }, people] = await Promise.all([
+      rules.now(scope.businessId),
       listPeople(scope.businessId),
     ]);
     return {
-      id: business.id,
-      name: business.name,
-      timeZone: business.timeZone,
-      settings: redactSettings(business.settings, scope.actor),
-      library: redactLibrary(library, business.settings.rules, scope.actor),
-      people: people.map(({ id, name, isMechanic }) => ({ id, name, isMechanic })),
-      simulated: business.isDemo ? { messages: `${config.standinsUrl}/phone`, switches: config.standinsUrl } : null,
+      id: scope.businessId,
+      name,
+      timeZone,
+      settings: redactSettings(settings, scope.actor),
+      libraryVersion,
+      people: people.map(({ id, name: called, isMechanic }) => ({ id, name: called, isMechanic })),
+      simulated: isDemo ? { messages: `${config.standinsUrl}/phone`, switches: config.standinsUrl } : null,
     };
   });
-  mount(router, routes.changeNewcomers, scopeOf, async ({ scope, body }) => {
-    requireRight(scope, "settings");
-    return (await changeSettings(db, scope.businessId, () => ({ newcomers: body }))).newcomers;
+  mount(router, routes.getLibrary, scopeOf, async ({ scope }) => {
+    const { settings, library, libraryVersion } = await rules.now(scope.businessId);
+    return { version: libraryVersion, library: redactLibrary(library, settings.rules, scope.actor) };
   });
-  mount(router, routes.changeConcerns, scopeOf, async ({ scope, body }) => {
+  mount(router, routes.changeNewcomers, scopeOf, async ({ scope, body: { version, ...newcomers } }) => {
     requireRight(scope, "settings");
-    const { concerns, concernGaps } = await changeSettings(db, scope.businessId, () => body);
+    return (await changeList(db, scope.businessId, "newcomers", version, () => ({ newcomers }))).newcomers;
+  });
+  mount(router, routes.changeConcerns, scopeOf, async ({ scope, body: { version, ...lists } }) => {
+    requireRight(scope, "settings");
+    const { concerns, concernGaps } = await changeList(db, scope.businessId, "concerns", version, () => lists);
     return { concerns, concernGaps };
   });
   mount(router, routes.keepPhrase, scopeOf, ({ scope, body }) => keepPhrase(db, scope.businessId, body));
-  mount(router, routes.changeIntervals, scopeOf, async ({ scope, body }) => {
+  mount(router, routes.changeIntervals, scopeOf, async ({ scope, body: { version, intervals } }) => {
     requireRight(scope, "settings");
-    const { intervals } = await changeSettings(db, scope.businessId, () => body);
-    return { intervals };
+    return {
+      intervals: (await changeList(db, scope.businessId, "intervals", version, () => ({ intervals }))).intervals,
+    };
   });
   mount(router, routes.newcomerReport, scopeOf, ({ scope }) => {
     requireRight(scope, "reports");

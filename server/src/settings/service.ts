@@ -1,29 +1,22 @@
-import type { BusinessSettings, ConcernPhrase, LibraryJob } from "@mechanon/core";
+import { upgradeSettings, type BusinessSettings, type ConcernPhrase, type ListName } from "@mechanon/core";
 import { MOST_PHRASES } from "@mechanon/contract";
-import type { Sequelize, Transaction } from "sequelize";
-import { Business, LibraryJobRow } from "../db/models";
+import type { Sequelize } from "sequelize";
+import { Business } from "../db/models";
 import { AppError } from "../http/errors";
 
-/** What commands are applied with: the settings and the whole job library, costs included. */
-export async function loadRules(
-  businessId: string,
-  transaction?: Transaction,
-): Promise<{ business: Business; library: LibraryJob[] }> {
-  const [business, rows] = await Promise.all([
-    Business.findByPk(businessId, { transaction, rejectOnEmpty: true }),
-    LibraryJobRow.findAll({ where: { businessId }, order: ["position"], transaction }),
-  ]);
-  return { business, library: rows.map(({ job }) => job) };
-}
-
 /**
- * Changes part of the settings; the rest stays as it is.
- * @param change - what it becomes, from what it is; two at once take turns.
+ * Changes a list of the settings and counts its version up; the rest stays as it is.
+ *
+ * @param from - the version it was made from; null where nothing of the list is left out by the change.
+ * @param change - what it becomes, from what it is; null: it stays. Two at once take turns.
+ * @throws {AppError} `version/changed` when somebody else changed the list meanwhile.
  */
-export async function changeSettings(
+export async function changeList(
   db: Sequelize,
   businessId: string,
-  change: (settings: BusinessSettings) => Partial<BusinessSettings>,
+  list: ListName,
+  from: number | null,
+  change: (settings: BusinessSettings) => Partial<BusinessSettings> | null,
 ): Promise<BusinessSettings> {
   return db.transaction(async (transaction) => {
     const business = await Business.findByPk(businessId, {
@@ -31,7 +24,16 @@ export async function changeSettings(
       transaction,
       rejectOnEmpty: true,
     });
-    const settings = { ...business.settings, ...change(business.settings) };
+    const before = upgradeSettings(business.settings);
+    if (from !== null && from !== before.versions[list])
+      throw new AppError(
+        "version/changed",
+        "Somebody else changed this list meanwhile. Nothing was saved, and what you typed is still here; take their changes in, then save again.",
+      );
+    const changes = change(before);
+    if (changes === null) return before;
+    const versions = { ...before.versions, [list]: before.versions[list] + 1 };
+    const settings = { ...before, ...changes, versions };
     await business.update({ settings }, { transaction });
     return settings;
   });
@@ -44,8 +46,8 @@ export async function changeSettings(
 export async function keepPhrase(db: Sequelize, businessId: string, phrase: ConcernPhrase): Promise<ConcernPhrase> {
   const same = ({ id, text }: ConcernPhrase): boolean =>
     id === phrase.id || text.toLowerCase() === phrase.text.toLowerCase();
-  const { concerns } = await changeSettings(db, businessId, (settings) => {
-    if (settings.concerns.some(same)) return {};
+  const { concerns } = await changeList(db, businessId, "concerns", null, (settings) => {
+    if (settings.concerns.some(same)) return null;
     if (settings.concerns.length >= MOST_PHRASES)
       throw new AppError(
         "phrase/too-many",

@@ -3,7 +3,14 @@ import { spawn, type ChildProcess } from "node:child_process";
 import { join } from "node:path";
 import pg from "pg";
 import { v7 as uuid } from "uuid";
-import type { CustomerSheet, Found, WorkOrderSummary, WorkOrderView } from "@mechanon/contract";
+import type {
+  CustomerSheet,
+  Found,
+  OpenWork,
+  WorkOrderChange,
+  WorkOrderSummary,
+  WorkOrderView,
+} from "@mechanon/contract";
 import { readConfig } from "../config";
 import { start, type Running } from "../start";
 
@@ -39,8 +46,8 @@ export interface TestServer {
 
 const PASSWORDS: Record<string, string> = { odile: "lantern-7", tomas: "anchor-22", wren: "ledger-5" };
 
-/** Starts a server for one test file; needs PG_ADMIN_URL. */
-export async function startTestServer(): Promise<TestServer> {
+/** Starts a server for one test file; needs PG_ADMIN_URL. @param over - what of its environment is another. */
+export async function startTestServer(over: Record<string, string> = {}): Promise<TestServer> {
   const admin = process.env.PG_ADMIN_URL;
   if (!admin) throw new Error("PG_ADMIN_URL is not set; ./test sets it");
   const database = `test_${randomBytes(6).toString("hex")}`;
@@ -52,7 +59,9 @@ export async function startTestServer(): Promise<TestServer> {
     STANDINS_URL: standins.url,
     LOG_LEVEL: process.env.TEST_LOG ?? "silent",
     OUTSIDE_TIMEOUT_MS: "400",
+    SETTLE_AFTER_MS: "60000",
     WEB_DIR: "/nonexistent",
+    ...over,
   });
   const running = await start(config);
   const started = [running];
@@ -97,6 +106,12 @@ export async function findSheet(who: Person, typed: string): Promise<CustomerShe
   return (await who.get<CustomerSheet>(`/api/customers/${found.customers[0]?.customer.id ?? ""}`)).body;
 }
 
+/** Everything open, of all kinds of waiting. */
+export async function openOrders(who: Person): Promise<WorkOrderSummary[]> {
+  const { body } = await who.get<OpenWork>("/api/open-work");
+  return body.groups.flatMap(({ workOrders }) => workOrders);
+}
+
 /** A work order of the demo, by its customer's name. */
 export async function findOrder(who: Person, customerName: string): Promise<WorkOrderSummary> {
   const sheet = await findSheet(who, customerName);
@@ -107,19 +122,24 @@ export async function findOrder(who: Person, customerName: string): Promise<Work
 
 export interface Outcomes {
   outcomes: { id: string; outcome: string; refusal: string | null; conflicts: string[] }[];
+  change: WorkOrderChange | null;
+  /** The whole work order, asked for afterwards. */
   workOrder: WorkOrderView;
 }
 
-/** Sends one command to a work order. */
-export function sendCommand(
+/** Sends one command to a work order, and looks at what came of it. */
+export async function sendCommand(
   who: Person,
   workOrderId: string,
   command: object,
   id: string = uuid(),
 ): Promise<Answer<Outcomes>> {
-  return who.post<Outcomes>(`/api/work-orders/${workOrderId}/commands`, {
+  const answer = await who.post<Outcomes>(`/api/work-orders/${workOrderId}/commands`, {
     commands: [{ id, at: new Date().toISOString(), command }],
   });
+  if (answer.status !== 200) return answer;
+  const { body: workOrder } = await who.get<WorkOrderView>(`/api/work-orders/${workOrderId}`);
+  return { ...answer, body: { ...answer.body, workOrder } };
 }
 
 /** Waits until something holds, asking again and again. */

@@ -3,7 +3,6 @@ import type { RowOutcome } from "@mechanon/contract";
 import { z } from "zod";
 import { Op, type Transaction } from "sequelize";
 import { v7 as uuid } from "uuid";
-import { loadRules } from "../settings/service";
 import { CustomerRow, ImportFile, ImportRow } from "../db/models";
 import { insertCustomers, insertVehicles } from "../customers/insertCustomers";
 import type { Deps } from "../scope";
@@ -19,19 +18,20 @@ export const importPayload = z.object({ businessId: z.string(), importId: z.stri
 const BATCH = 500;
 const SAMPLE_ROWS = 20;
 
-type Parts = Pick<Deps, "db" | "log">;
+type Parts = Pick<Deps, "db" | "log" | "rules">;
 
 /** The next step of an import in the background; what went wrong is told on it. A step that was broken off begins anew or goes on. */
 export async function runImportStep(
-  { db, log }: Parts,
+  parts: Parts,
   { businessId, importId }: z.infer<typeof importPayload>,
 ): Promise<void> {
+  const { db, log } = parts;
   const file = await ImportFile.findOne({ where: { businessId, id: importId } });
   if (!file) return;
   try {
-    if (file.status === "reading") await readFile({ db, log }, file);
-    else if (file.status === "checking") await checkRows({ db, log }, file);
-    else if (file.status === "running") await applyRows({ db, log }, file);
+    if (file.status === "reading") await readFile(parts, file);
+    else if (file.status === "checking") await checkRows(parts, file);
+    else if (file.status === "running") await applyRows(parts, file);
     else if (file.status === "undoing") await undoRows(db, file);
   } catch (error) {
     log.error({ err: error, importId, status: file.status }, "import step failed");
@@ -112,10 +112,10 @@ async function checkRows({ db }: Parts, file: ImportFile): Promise<void> {
   await file.update({ status: "checked", doneCount: file.rowCount });
 }
 
-async function applyRows({ db }: Parts, file: ImportFile): Promise<void> {
+async function applyRows({ db, rules }: Parts, file: ImportFile): Promise<void> {
   const { businessId } = file;
-  const { business } = await loadRules(businessId);
-  const homeRegion = business.settings.regions[0] ?? "";
+  const { settings } = await rules.now(businessId);
+  const homeRegion = settings.regions[0] ?? "";
   const seen = new SeenRows();
   const takenCars = new Set<string>();
   const plan = async (rows: ImportRow[]): Promise<{ planned: PlannedRow[]; cars: FreshCars }> => {

@@ -4,7 +4,7 @@ import { Op } from "sequelize";
 import { CustomerRow, VehicleRow } from "../db/models";
 import { AppError } from "../http/errors";
 import { OutsideError } from "../outside/http";
-import type { RegisterCar } from "../outside/outside";
+import type { RegisterCar } from "../outside/plateRegister/port";
 import type { Deps, Scope } from "../scope";
 import { listWorkOrders } from "../workOrders/summaries";
 import { peopleOf } from "./peopleOf";
@@ -16,7 +16,7 @@ const NO_VARIANTS: Variants = { trims: [], engines: [], drives: [] };
 
 /** What a VIN says, what it leaves open, and whether we know the car. */
 export async function lookUpVin(
-  { vin }: Pick<Deps, "vin">,
+  { db, vin }: Pick<Deps, "db" | "vin">,
   scope: Scope,
   typed: string,
 ): Promise<{ report: VinReport; guess: VehicleGuess; variants: Variants; known: KnownVehicle | null }> {
@@ -30,7 +30,7 @@ export async function lookUpVin(
       year !== null && make !== null && model !== null
         ? catalogVariants(vin.table, { year, make, model }, report.vin)
         : NO_VARIANTS,
-    known: row ? await knownVehicle(scope, row) : null,
+    known: row ? await knownVehicle(db, scope, row) : null,
   };
 }
 
@@ -39,14 +39,14 @@ export async function lookUpVin(
  * @throws {AppError} `plate/unknown`, or `plate/register-unreachable` when nobody answers.
  */
 export async function lookUpPlate(
-  { outside, vin }: Pick<Deps, "outside" | "vin">,
+  { db, outside, vin }: Pick<Deps, "db" | "outside" | "vin">,
   scope: Scope,
   typed: { plate: string; region: string },
 ): Promise<{ guesses: VehicleGuess[]; known: KnownVehicle | null }> {
   const { plate, region, key } = readPlate(typed.plate, typed.region);
   const { businessId } = scope;
   const row = await VehicleRow.findOne({ where: { businessId, region, plateKey: key } });
-  if (row) return { guesses: [], known: await knownVehicle(scope, row) };
+  if (row) return { guesses: [], known: await knownVehicle(db, scope, row) };
   const cars = await askRegister(outside, region, key);
   if (cars.length === 0)
     throw new AppError(
@@ -58,7 +58,7 @@ export async function lookUpPlate(
   const [same] = await VehicleRow.findAll({ where: { businessId, vin: { [Op.in]: vins } }, limit: 1 });
   return {
     guesses: cars.map((car) => guessFromRegister(car, { plate, region }, vin)),
-    known: same ? await knownVehicle(scope, same) : null,
+    known: same ? await knownVehicle(db, scope, same) : null,
   };
 }
 
@@ -78,12 +78,12 @@ async function askRegister(outside: Deps["outside"], region: string, key: string
   }
 }
 
-async function knownVehicle(scope: Scope, row: VehicleRow): Promise<KnownVehicle> {
+async function knownVehicle(db: Deps["db"], scope: Scope, row: VehicleRow): Promise<KnownVehicle> {
   const { businessId } = scope;
   const [owner, people, openWork] = await Promise.all([
     CustomerRow.findOne({ where: { businessId, id: row.customerId }, rejectOnEmpty: true }),
     peopleOf(businessId, [row.id]),
-    listWorkOrders(scope, { vehicleId: row.id, waitsFor: { [Op.ne]: null } }, { order: [["openedAt", "DESC"]], limit: MOST_OPEN }),
+    listWorkOrders(db, scope, "openOfVehicle", row.id, { most: MOST_OPEN }),
   ]); // prettier-ignore
   return {
     vehicle: toVehicle(row),

@@ -14,7 +14,8 @@ import { toVehicle } from "./toVehicle";
 
 export function vehicleRoutes(router: Router, deps: Deps, scopeOf: ScopeOf): void {
   const { db } = deps;
-  const sheet = (scope: Scope, id: string): ReturnType<typeof vehicleSheet> => vehicleSheet(db, scope, id, new Date());
+  const sheet = (scope: Scope, id: string): ReturnType<typeof vehicleSheet> =>
+    vehicleSheet(deps, scope, id, new Date());
   mount(router, routes.createVehicle, scopeOf, ({ scope, body, req }) =>
     once(db, scope, req, (transaction) => createVehicle(db, scope, body, transaction)),
   );
@@ -29,7 +30,7 @@ export function vehicleRoutes(router: Router, deps: Deps, scopeOf: ScopeOf): voi
   );
   mount(router, routes.vehicleSheet, scopeOf, ({ scope, params }) => sheet(scope, params.id));
   mount(router, routes.vehicleWork, scopeOf, async ({ scope, params, query }) => ({
-    workOrders: await pastWorkPage(scope, { vehicleId: (await findVehicle(scope, params.id)).id }, query.from),
+    workOrders: await pastWorkPage(db, scope, "pastOfVehicle", (await findVehicle(scope, params.id)).id, query.from),
   }));
   mount(router, routes.vehiclePaper, scopeOf, async ({ scope, params, res }) => {
     const car = await sheet(scope, params.id);

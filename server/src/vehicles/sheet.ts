@@ -10,11 +10,9 @@ import {
   type WorkOrderState,
 } from "@mechanon/core";
 import type { PutOffJob, VehicleSheet } from "@mechanon/contract";
-import { Op, type Sequelize } from "sequelize";
 import { findCustomer } from "../customers/service";
 import { WorkOrderRow } from "../db/models";
-import type { Scope } from "../scope";
-import { loadRules } from "../settings/service";
+import type { Deps, Scope } from "../scope";
 import { listWorkOrders, pastWorkPage } from "../workOrders/summaries";
 import { movesOf } from "./people";
 import { peopleOf } from "./peopleOf";
@@ -26,25 +24,29 @@ const MOST_OPEN = 50;
 const MOST_STATES = 200;
 
 /** A car with all that hangs on it. */
-export async function vehicleSheet(db: Sequelize, scope: Scope, id: string, now: Date): Promise<VehicleSheet> {
+export async function vehicleSheet(
+  { db, rules }: Pick<Deps, "db" | "rules">,
+  scope: Scope,
+  id: string,
+  now: Date,
+): Promise<VehicleSheet> {
   const { businessId } = scope;
   const row = await findVehicle(scope, id);
   const where = { businessId, vehicleId: id };
-  const [owner, people, moves, openWork, pastWork, pastWorkCount, work, { business, library }] = await Promise.all([
+  const [owner, people, moves, openWork, pastWork, pastWorkCount, work, { settings, library }] = await Promise.all([
     findCustomer(scope, row.customerId),
     peopleOf(businessId, [id]),
     movesOf(db, businessId, id),
-    listWorkOrders(scope, { ...where, waitsFor: { [Op.ne]: null } }, { order: [["openedAt", "DESC"]], limit: MOST_OPEN }),
-    pastWorkPage(scope, { vehicleId: id }, 0),
+    listWorkOrders(db, scope, "openOfVehicle", id, { most: MOST_OPEN }),
+    pastWorkPage(db, scope, "pastOfVehicle", id, 0),
     WorkOrderRow.count({ where: { ...where, waitsFor: null } }),
     WorkOrderRow.findAll({ attributes: ["id", "number", "state"], where, order: [["openedAt", "DESC"]], limit: MOST_STATES }),
-    loadRules(businessId),
+    rules.now(businessId),
   ]); // prettier-ignore
   const states = work.map(({ state }) => state);
   const trend = odometerTrend(
     states.flatMap(({ odometerMiles: read }) => (read ? [{ miles: read.value, at: read.at }] : [])),
   );
-  const { settings } = business;
   const intervals = intervalsFor(row.specs?.intervals ?? [], settings.intervals, owner.details.serviceIntervals);
   const at = now.toISOString();
   return {

@@ -1,21 +1,19 @@
-import type { VisitState } from "@mechanon/core";
-import type { Transaction } from "sequelize";
-import { VisitRow, VisitWorkOrder } from "../db/models";
+import { upgradeVisit, type VisitState } from "@mechanon/core";
+import type { Sequelize } from "sequelize";
+import { askPrepared } from "../db/askPrepared";
 
-/** Visits of work orders, earliest first, by work order. */
-export async function visitsOf(
+/** All visits that serve any of some work orders, earliest first, each once. */
+export async function visitsServing(
+  db: Sequelize,
   businessId: string,
-  workOrderIds: string[],
-  transaction?: Transaction,
-): Promise<Map<string, VisitState[]>> {
-  const links = await VisitWorkOrder.findAll({ where: { businessId, workOrderId: workOrderIds }, transaction });
-  const visits = await VisitRow.findAll({
-    where: { businessId, id: [...new Set(links.map(({ visitId }) => visitId))] },
-    order: ["startsAt"],
-    transaction,
-  });
-  const found = new Map<string, VisitState[]>(workOrderIds.map((id) => [id, []]));
-  for (const visit of visits)
-    for (const link of links) if (link.visitId === visit.id) found.get(link.workOrderId)?.push(visit.state);
-  return found;
+  workOrderIds: readonly string[],
+): Promise<VisitState[]> {
+  const rows = await askPrepared<{ state: Readonly<Record<string, unknown>> }>(
+    db,
+    `select v.state from visits v where v.business_id = $1 and v.id in (
+       select visit_id from visit_work_orders where business_id = $1 and work_order_id = any($2::uuid[])
+     ) order by v.starts_at, v.id`,
+    [businessId, workOrderIds],
+  );
+  return rows.map(({ state }) => upgradeVisit(state));
 }

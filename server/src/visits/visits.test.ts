@@ -65,10 +65,10 @@ it("warns of a busy mechanic, books on purpose, and lets visits touch", async ()
 });
 
 it.each([
-  ["a work order that is not there", { workOrderIds: [uuid()] }, "work-order/not-found"],
-  ["somebody who does not drive", { mechanicId: uuid() }, "request/invalid"],
+  ["a work order that is not there", { workOrderIds: [uuid()] }, "visit/no-work-order"],
+  ["somebody who does not drive", { mechanicId: uuid() }, "visit/no-mechanic"],
 ])("refuses %s", async (_name, over, code) => {
-  expect((await send(uuid(), book(800, 860, over))).body).toMatchObject({ code });
+  expect((await send(uuid(), book(800, 860, over))).body.outcomes).toMatchObject([{ refusal: code }]);
 });
 
 it("refuses a time that ends before it starts", async () => {

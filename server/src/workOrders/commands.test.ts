@@ -46,10 +46,9 @@ describe("a command sent again", () => {
   it("is not taken for another command with the same id", async () => {
     const id = uuid();
     await sendCommand(odile, orderId, { type: "recordOdometer", miles: 100 }, id);
-    expect((await sendCommand(odile, orderId, { type: "recordOdometer", miles: 200 }, id)).body).toMatchObject({
-      code: "command/id-reused",
-      status: 409,
-    });
+    expect((await sendCommand(odile, orderId, { type: "recordOdometer", miles: 200 }, id)).body.outcomes).toMatchObject(
+      [{ outcome: "refused", refusal: "command/id-reused" }],
+    );
     expect((await view()).state.odometerMiles?.value).toBe(100);
   });
 
@@ -106,7 +105,8 @@ describe("two people on one work order", () => {
       ["refused", "line/not-found"],
       ["applied", null],
     ]);
-    expect(body.workOrder.state.odometerMiles?.value).toBe(88000);
+    expect(body.change).toMatchObject({ state: { odometerMiles: { value: 88000 } } });
+    expect(Object.keys(body.change?.state ?? {})).toEqual(["odometerMiles"]);
   });
 });
 
@@ -166,12 +166,10 @@ describe("what one may not send", () => {
   });
 
   it("opens nothing for a car that is not there", async () => {
-    const { body } = await sendCommand(odile, uuid(), {
-      type: "openWorkOrder",
-      customerId: uuid(),
-      vehicleId: uuid(),
-      concerns: [],
+    const open = { type: "openWorkOrder", customerId: null, vehicleId: uuid(), concerns: [] };
+    const { body } = await odile.post<Outcomes>(`/api/work-orders/${uuid()}/commands`, {
+      commands: [{ id: uuid(), at: new Date().toISOString(), command: open }],
     });
-    expect(body).toMatchObject({ status: 404, code: "vehicle/not-found" });
+    expect(body.outcomes).toMatchObject([{ outcome: "refused", refusal: "vehicle/not-found" }]);
   });
 });

@@ -1,98 +1,63 @@
-import { showVehicle, visitStanding, type Wait } from "@mechanon/core";
+import { showVehicle } from "@mechanon/core";
 import type { WorkOrderSummary } from "@mechanon/contract";
-import { literal, type Order, type WhereOptions } from "sequelize";
-import { CustomerRow, VehicleRow, WorkOrderRow } from "../db/models";
+import type { Sequelize } from "sequelize";
+import { askPrepared } from "../db/askPrepared";
 import type { Scope } from "../scope";
-import { visitsOf } from "../visits/queries";
 
-/** What a list needs of a work order; its state stays in the database. */
-interface Listed {
-  id: string;
-  number: number;
-  customerId: string;
-  vehicleId: string | null;
-  waitsFor: Wait | null;
-  waitsSince: Date;
-  totalCents: number;
-  dueCents: number;
-  openConflicts: number;
-  openedAt: Date;
-  concerns: string[];
+/** A work order as the database's view `work_order_summaries` gives it; the car's name is put together here. */
+export type SummaryRow = Omit<WorkOrderSummary, "vehicleName"> & {
+  hasVehicle: boolean;
+  year: number | null;
+  make: string | null;
+  model: string | null;
+};
+
+export function toSummary({ hasVehicle, year, make, model, ...summary }: SummaryRow): WorkOrderSummary {
+  return { ...summary, vehicleName: showVehicle(hasVehicle ? { year, make, model } : null) };
 }
-
-const CONCERNS = `array(select item->>'text' from jsonb_array_elements("WorkOrderRow"."state"->'concerns') item)`;
 
 const PAST_PAGE = 20;
 
-/** A page of work that is over, of a customer or of a car, newest first. @param from - how many are left out. */
-export function pastWorkPage(
-  scope: Scope,
-  of: { customerId: string } | { vehicleId: string },
-  from: number,
+/** Which work orders, newest first; $2 names whose. The page is picked before anything is joined to it. */
+const LISTS = {
+  openOfCustomer: "customer_id = $2 and waits_for is not null",
+  pastOfCustomer: "customer_id = $2 and waits_for is null",
+  openOfVehicle: "vehicle_id = $2 and waits_for is not null",
+  pastOfVehicle: "vehicle_id = $2 and waits_for is null",
+  ofNumber: "number = $2",
+} as const;
+export type WorkList = keyof typeof LISTS;
+
+const STATEMENTS = Object.fromEntries(
+  Object.entries(LISTS).map(([list, which]) => [
+    list,
+    `select s.summary from (
+       select id, opened_at from work_orders where business_id = $1 and ${which}
+       order by opened_at desc, id desc limit $3 offset $4
+     ) page join work_order_summaries s on s.business_id = $1 and s.id = page.id
+     order by page.opened_at desc, page.id desc`,
+  ]),
+) as Record<WorkList, string>;
+
+/** Work orders as lists show them, newest first. @param from - how many are left out. */
+export async function listWorkOrders(
+  db: Sequelize,
+  { businessId }: Pick<Scope, "businessId">,
+  list: WorkList,
+  of: string | number,
+  { most, from = 0 }: { most: number; from?: number },
 ): Promise<WorkOrderSummary[]> {
-  return listWorkOrders(
-    scope,
-    { ...of, waitsFor: null },
-    { order: [["openedAt", "DESC"]], limit: PAST_PAGE, offset: from },
-  );
+  const rows = await askPrepared<{ summary: SummaryRow }>(db, STATEMENTS[list], [businessId, of, most, from]);
+  return rows.map(({ summary }) => toSummary(summary));
 }
 
-/** Work orders as lists show them; customers, cars and visits are fetched once for all. */
-export async function listWorkOrders(
-  { businessId }: Pick<Scope, "businessId">,
-  where: WhereOptions<WorkOrderRow>,
-  { order, limit, offset }: { order?: Order; limit?: number; offset?: number } = {},
+/** A page of work that is over, of a customer or of a car, newest first. @param from - how many are left out. */
+export function pastWorkPage(
+  db: Sequelize,
+  scope: Scope,
+  list: "pastOfCustomer" | "pastOfVehicle",
+  of: string,
+  from: number,
 ): Promise<WorkOrderSummary[]> {
-  const found = await WorkOrderRow.findAll({
-    attributes: [
-      "id",
-      "number",
-      "customerId",
-      "vehicleId",
-      "waitsFor",
-      "waitsSince",
-      "totalCents",
-      "dueCents",
-      "openConflicts",
-      "openedAt",
-      [literal(CONCERNS), "concerns"],
-    ],
-    where: { ...where, businessId },
-    order,
-    limit,
-    offset,
-    raw: true,
-  });
-  // The columns are those asked for above.
-  const rows = found as unknown as Listed[];
-  if (rows.length === 0) return [];
-  const [customers, vehicles, visits] = await Promise.all([
-    CustomerRow.findAll({
-      attributes: ["id", "name"],
-      where: { businessId, id: [...new Set(rows.map(({ customerId }) => customerId))] },
-    }),
-    VehicleRow.findAll({ where: { businessId, id: [...new Set(rows.flatMap(({ vehicleId }) => vehicleId ?? []))] } }),
-    visitsOf(
-      businessId,
-      rows.map(({ id }) => id),
-    ),
-  ]);
-  const nameOf = new Map(customers.map(({ id, name }) => [id, name]));
-  const carOf = new Map(vehicles.map((car) => [car.id, car]));
-  return rows.map(({ vehicleId, waitsSince, openConflicts, openedAt, ...row }) => {
-    const car = carOf.get(vehicleId ?? "");
-    const coming = (visits.get(row.id) ?? []).filter((visit) =>
-      ["booked", "driving", "onSite"].includes(visitStanding(visit)),
-    );
-    return {
-      ...row,
-      customerName: nameOf.get(row.customerId) ?? "",
-      vehicleName: showVehicle(car ?? null),
-      plate: car?.plate ?? null,
-      since: waitsSince.toISOString(),
-      conflicts: openConflicts,
-      openedAt: openedAt.toISOString(),
-      nextVisitAt: coming[0]?.startsAt ?? null,
-    };
-  });
+  return listWorkOrders(db, scope, list, of, { most: PAST_PAGE, from });
 }

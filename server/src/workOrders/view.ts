@@ -1,42 +1,103 @@
-import { redactWorkOrder } from "@mechanon/core";
-import type { WorkOrderView } from "@mechanon/contract";
+import { redactWorkOrder, upgradeVisit, upgradeWorkOrder, type WorkOrderState } from "@mechanon/core";
+import type { Customer, Vehicle, WorkOrderChange, WorkOrderView } from "@mechanon/contract";
+import type { Ran } from "../commands/runCommands";
 import { findCustomer } from "../customers/service";
-import { toCustomer } from "../customers/toCustomer";
-import { CardCharge, Message } from "../db/models";
-import type { Scope } from "../scope";
-import { findVehicle } from "../vehicles/service";
-import { toVehicle } from "../vehicles/toVehicle";
-import { visitsOf } from "../visits/queries";
-import { findWorkOrder } from "./service";
+import { toCustomer, type CustomerColumns } from "../customers/toCustomer";
+import { askPrepared } from "../db/askPrepared";
+import type { Deps, Scope } from "../scope";
+import { VEHICLE_JSON } from "../vehicles/vehicleColumns";
+import { noWorkOrder } from "./service";
 
-/** A work order as this person may see it, with all its sheet shows. */
-export async function viewWorkOrder(scope: Scope, id: string): Promise<WorkOrderView> {
-  const { businessId } = scope;
-  const row = await findWorkOrder(scope, id);
-  const [customer, vehicle, visits, messages, charges] = await Promise.all([
-    findCustomer(scope, row.customerId),
-    row.vehicleId === null ? null : findVehicle(scope, row.vehicleId),
-    visitsOf(businessId, [id]),
-    Message.findAll({ where: { businessId, workOrderId: id }, order: ["createdAt"] }),
-    CardCharge.findAll({ where: { businessId, workOrderId: id, status: "asked" }, order: ["askedAt"] }),
-  ]);
+type Stored = Readonly<Record<string, unknown>>;
+
+/** Requests that never reached the other side are told of for a day. */
+const LAPSED_SHOWN = "1 day";
+
+/** Everything a sheet shows, in one statement. */
+const VIEW = `
+  select w.number, w.revision, w.state,
+    case when c.id is not null then json_build_object('id', c.id, 'kind', c.kind, 'name', c.name, 'details', c.details,
+      'version', c.version, 'createdAt', iso(c.created_at), 'erasedAt', iso(c.erased_at), 'mergedInto', c.merged_into) end as customer,
+    case when v.id is not null then ${VEHICLE_JSON} end as vehicle,
+    (select coalesce(json_agg(visit.state order by visit.starts_at), '[]') from visit_work_orders link
+       join visits visit on visit.business_id = link.business_id and visit.id = link.visit_id
+       where link.business_id = w.business_id and link.work_order_id = w.id) as visits,
+    (select coalesce(json_agg(json_build_object('id', m.id, 'text', m.text, 'status', m.status, 'at', iso(m.created_at),
+       'lastError', m.last_error) order by m.created_at), '[]')
+       from messages m where m.business_id = w.business_id and m.work_order_id = w.id) as messages,
+    (select coalesce(json_agg(json_build_object('id', r.id, 'kind', r.kind, 'status', r.status, 'at', iso(r.asked_at),
+       'amountCents', r.amount_cents, 'lineIds', array(select l.line_id from external_request_lines l
+         where l.business_id = r.business_id and l.request_id = r.id)) order by r.asked_at), '[]')
+       from external_requests r where r.business_id = w.business_id and r.work_order_id = w.id
+         and (r.status = 'asked' or r.status = 'lapsed' and r.asked_at > now() - interval '${LAPSED_SHOWN}')) as requests
+  from work_orders w
+  left join customers c on c.business_id = w.business_id and c.id = w.customer_id
+  left join vehicles v on v.business_id = w.business_id and v.id = w.vehicle_id
+  where w.business_id = $1 and w.id = $2`;
+
+interface ViewRow extends Pick<WorkOrderView, "number" | "revision" | "messages" | "requests" | "vehicle"> {
+  state: Stored;
+  customer: (CustomerColumns & { mergedInto: string | null }) | null;
+  visits: Stored[];
+}
+
+/** A work order as this person may see it, with all its sheet shows. @throws {AppError} `work-order/not-found`. */
+export async function viewWorkOrder({ db }: Pick<Deps, "db">, scope: Scope, id: string): Promise<WorkOrderView> {
+  const [row] = await askPrepared<ViewRow>(db, VIEW, [scope.businessId, id]);
+  if (!row) throw noWorkOrder();
   return {
     number: row.number,
     revision: row.revision,
-    state: redactWorkOrder(row.state, scope.actor),
-    customer: toCustomer(customer),
-    vehicle: vehicle && toVehicle(vehicle),
-    visits: visits.get(id) ?? [],
-    messages: messages.map(({ id: messageId, text, status, createdAt, lastError }) => ({
-      id: messageId,
-      text,
-      status,
-      at: createdAt.toISOString(),
-      lastError,
-    })),
-    // A charge whose outcome is on the work order already only waits for its own row to be closed.
-    pendingCharges: charges
-      .filter((charge) => !row.state.payments.some((payment) => payment.id === charge.id))
-      .map(({ id: paymentId, amountCents, askedAt }) => ({ paymentId, amountCents, at: askedAt.toISOString() })),
+    state: redactWorkOrder(upgradeWorkOrder(row.state), scope.actor),
+    customer: await liveCustomer(scope, row.customer),
+    vehicle: row.vehicle,
+    visits: row.visits.map(upgradeVisit),
+    messages: row.messages,
+    requests: row.requests,
   };
+}
+
+async function liveCustomer(scope: Scope, customer: ViewRow["customer"]): Promise<Customer | null> {
+  if (customer === null) return null;
+  return toCustomer(customer.mergedInto === null ? customer : await findCustomer(scope, customer.mergedInto));
+}
+
+const PARTIES = `
+  select (select json_build_object('id', c.id, 'kind', c.kind, 'name', c.name, 'details', c.details, 'version', c.version,
+      'createdAt', iso(c.created_at), 'erasedAt', iso(c.erased_at)) from customers c where c.business_id = $1 and c.id = $2) as customer,
+    (select ${VEHICLE_JSON} from vehicles v where v.business_id = $1 and v.id = $3) as vehicle`;
+
+/** What commands changed of a work order, for a device that has it as it was before; null when nothing was. */
+export async function changeOf(
+  { db }: Pick<Deps, "db">,
+  scope: Scope,
+  { before, after, fromRevision, revision, number }: Ran<WorkOrderState>,
+): Promise<WorkOrderChange | null> {
+  if (after === null || revision === fromRevision) return null;
+  const shown = redactWorkOrder(after, scope.actor);
+  const changed = Object.entries(shown).filter(
+    ([key]) => before === null || after[key as keyof WorkOrderState] !== before[key as keyof WorkOrderState],
+  );
+  const isAnothers = after.customerId !== before?.customerId || after.vehicleId !== before.vehicleId;
+  return {
+    id: after.id,
+    number,
+    fromRevision,
+    revision,
+    state: Object.fromEntries(changed),
+    parties: isAnothers ? await partiesOf(db, scope, after) : null,
+  };
+}
+
+async function partiesOf(
+  db: Deps["db"],
+  { businessId }: Scope,
+  { customerId, vehicleId }: WorkOrderState,
+): Promise<NonNullable<WorkOrderChange["parties"]>> {
+  const [row] = await askPrepared<{ customer: CustomerColumns | null; vehicle: Vehicle | null }>(db, PARTIES, [
+    businessId,
+    customerId,
+    vehicleId,
+  ]);
+  return { customer: row?.customer ? toCustomer(row.customer) : null, vehicle: row?.vehicle ?? null };
 }

@@ -1,7 +1,7 @@
 import { Controller, useFieldArray, useWatch, type UseFormSetValue } from "react-hook-form";
 import { StyleSheet, View } from "react-native";
 import { noAccessNotes } from "@mechanon/core";
-import type { BusinessView, CustomerFields } from "@mechanon/contract";
+import type { CustomerFields } from "@mechanon/contract";
 import { v7 as uuid } from "uuid";
 import { Button } from "../../ui/Button";
 import { Choices } from "../../ui/Choices";
@@ -11,6 +11,7 @@ import { Words } from "../../ui/Words";
 import { nowhere } from "../../work/nowhere";
 import { FormField, type CustomerControl } from "./FormField";
 import { PlaceFields } from "./PlaceFields";
+import type { Business } from "../../session/useSession";
 
 const SLOPES = ["Level", "Slight", "Steep"];
 const SURFACES = ["Concrete", "Asphalt", "Gravel", "Grass", "Dirt"];
@@ -18,7 +19,7 @@ const SURFACES = ["Concrete", "Asphalt", "Gravel", "Grass", "Dirt"];
 export interface AddressFieldsProps {
   control: CustomerControl;
   setValue: UseFormSetValue<CustomerFields>;
-  business: BusinessView | undefined;
+  business: Business | undefined;
 }
 
 /** Where the work is done, with what one has to know there, and where the bill goes if that is elsewhere. */

@@ -1,13 +1,14 @@
 import { useCallback } from "react";
 import { useWatch, type UseFormSetValue } from "react-hook-form";
 import { StyleSheet, View } from "react-native";
-import type { BusinessView, CustomerFields } from "@mechanon/contract";
+import type { CustomerFields } from "@mechanon/contract";
 import { streetsLike } from "../../newWork/streets";
 import { Button } from "../../ui/Button";
 import { SPACE } from "../../ui/theme";
 import { TownOffer } from "../TownOffer";
 import type { Town } from "../useTowns";
 import { FormField, type CustomerControl } from "./FormField";
+import type { Business } from "../../session/useSession";
 
 type PlaceName = "billingAddress" | `serviceAddresses.${number}.place`;
 
@@ -15,7 +16,7 @@ export interface PlaceFieldsProps {
   control: CustomerControl;
   setValue: UseFormSetValue<CustomerFields>;
   name: PlaceName;
-  business: BusinessView | undefined;
+  business: Business | undefined;
 }
 
 /** Street, postcode, town and state; the postcode fills the last two. */

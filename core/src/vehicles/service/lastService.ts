@@ -1,5 +1,9 @@
 import type { PartLine } from "../../quoting/line";
-import type { WorkOrderState } from "../../workOrders/state";
+import type { InspectionSlice } from "../../inspection/slice";
+import type { QuoteSlice } from "../../quoting/slice";
+
+/** What of a work order tells what was used. */
+type Work = Pick<QuoteSlice, "jobs"> & Pick<InspectionSlice, "pressures">;
 
 /** A part as it was last used on a car. */
 export interface PartUsed {
@@ -23,7 +27,7 @@ const OIL = /\b(engine |motor )?oil\b/i;
 const OTHER_OILS = /\b(gear|transmission|differential|hydraulic|used|pan|cooler|sender|pressure)\b/i;
 
 /** Oil, oil filter and tire pressures of the last work on a car that had them. @param states - in any order. */
-export function lastService(states: readonly Pick<WorkOrderState, "jobs" | "pressures">[]): LastService {
+export function lastService(states: readonly Work[]): LastService {
   const used = states.flatMap(({ jobs }) =>
     jobs.flatMap(({ finishedAt, lines }) =>
       finishedAt === null

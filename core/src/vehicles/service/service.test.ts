@@ -3,7 +3,8 @@ import { odometerTrend } from "../odometer/odometerTrend";
 import { dueServices, intervalsFor, type DueService } from "./dueServices";
 import { lastService } from "./lastService";
 import { servicesDone } from "./servicesDone";
-import type { Job, WorkOrderState } from "../../workOrders/state";
+import type { Job } from "../../quoting/slice";
+import type { WorkOrderState } from "../../workOrders/state";
 import type { QuoteLine } from "../../quoting/line";
 
 const NOW = "2026-11-23T18:00:00.000Z";

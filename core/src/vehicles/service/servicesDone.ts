@@ -1,10 +1,11 @@
 import type { OwnersInterval } from "../../settings/businessSettings";
-import type { WorkOrderState } from "../../workOrders/state";
+import type { InspectionSlice } from "../../inspection/slice";
+import type { QuoteSlice } from "../../quoting/slice";
 import type { ServiceDone } from "./dueServices";
 
 /** The services done on a car, by the library jobs that the owner's list says do them. */
 export function servicesDone(
-  states: readonly Pick<WorkOrderState, "jobs" | "odometerMiles">[],
+  states: readonly (Pick<QuoteSlice, "jobs"> & Pick<InspectionSlice, "odometerMiles">)[],
   owners: readonly OwnersInterval[],
 ): ServiceDone[] {
   return states.flatMap(({ jobs, odometerMiles }) =>

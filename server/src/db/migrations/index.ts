@@ -4,6 +4,7 @@ import * as transfer from "./0003-transfer";
 import * as cars from "./0004-cars";
 import * as mergedDrivers from "./0005-merged-drivers";
 import * as nearWords from "./0006-near-words";
+import * as ground from "./0007-ground";
 
 /** All migrations, oldest first. A landed one is never changed; a new one follows it. */
 export const MIGRATIONS: { name: string; sql: string }[] = [
@@ -13,4 +14,5 @@ export const MIGRATIONS: { name: string; sql: string }[] = [
   { name: "0004-cars", sql: cars.up },
   { name: "0005-merged-drivers", sql: mergedDrivers.up },
   { name: "0006-near-words", sql: nearWords.up },
+  { name: "0007-ground", sql: ground.up },
 ];

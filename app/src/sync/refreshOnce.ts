@@ -1,0 +1,36 @@
+/** What changed; revision 0: something beside its state did. */
+export interface Changed {
+  id: string;
+  revision: number;
+}
+
+/** Changes that come together are one reason to look again. */
+const TOGETHER_MS = 150;
+const MOST_REMEMBERED = 200;
+
+/**
+ * Looks again at the lists once for each change, whoever tells of it: an own command is told by its answer and, a moment
+ * later or before, by the stream of what others hear.
+ */
+export class RefreshOnce {
+  private readonly told = new Set<string>();
+  private timer: ReturnType<typeof setTimeout> | undefined;
+
+  constructor(private readonly refresh: () => void) {}
+
+  tell({ id, revision }: Changed): void {
+    const key = `${id}/${revision}`;
+    if (revision > 0 && this.told.has(key)) return;
+    this.told.add(key);
+    const [oldest] = this.told;
+    if (this.told.size > MOST_REMEMBERED && oldest !== undefined) this.told.delete(oldest);
+    this.timer ??= setTimeout(() => {
+      this.timer = undefined;
+      this.refresh();
+    }, TOGETHER_MS);
+  }
+
+  stop(): void {
+    clearTimeout(this.timer);
+  }
+}

@@ -1,0 +1,8 @@
+import { showMoney } from "../wording/money";
+
+/** What a person reads about money that no longer fit when it was taken; `detail` is an amount in cents. */
+export const PAYMENT_CONFLICTS = {
+  "payment/more-than-owed": (detail: string) =>
+    `${showMoney(Number(detail))} more was taken than was owed. The payment is kept; give the difference back.`,
+} as const;
+export type PaymentConflict = keyof typeof PAYMENT_CONFLICTS;

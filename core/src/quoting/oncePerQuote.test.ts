@@ -1,0 +1,44 @@
+import { run, start } from "../testing/sampleWorkOrder";
+import * as pricing from "./price/priceQuote";
+import { oncePerQuote } from "./oncePerQuote";
+
+it("works a question out once for the same jobs, and anew for other rules", () => {
+  const workOut = jest.fn(({ jobs }: { jobs: unknown[] }) => jobs.length);
+  const count = oncePerQuote(workOut);
+  const state = start();
+  expect([count(state), count({ ...state }), count(run(state, { type: "recordOdometer", miles: 1 }))]).toEqual([
+    0, 0, 0,
+  ]);
+  expect(workOut).toHaveBeenCalledTimes(1);
+  count({ ...state, taxExempt: true });
+  count({ ...state, rules: { ...state.rules } });
+  count({ ...state, jobs: [] });
+  expect(workOut).toHaveBeenCalledTimes(4);
+});
+
+it("prices a state twice at the most, however much is asked of it", () => {
+  const price = jest.spyOn(pricing, "priceQuote");
+  const { balanceOf, approvedJobs, openJobs, approvedParts, quoteTotalCents, waitingOf, receiptOf } =
+    jest.requireActual<typeof import("../index")>("../index");
+  const state = run(start(), {
+    type: "addJob",
+    jobId: "brakes",
+    libraryJobId: "brakes",
+    lineIds: ["b1", "b2"],
+    concernId: null,
+    pointId: null,
+  });
+  price.mockClear();
+  const ask = (): unknown[] => [
+    balanceOf(state),
+    approvedJobs(state),
+    openJobs(state),
+    approvedParts(state, "needed"),
+    quoteTotalCents(state),
+    waitingOf(state, []),
+    receiptOf(state),
+  ];
+  ask();
+  ask();
+  expect(price.mock.calls.length).toBeLessThanOrEqual(3);
+});

@@ -1,0 +1,12 @@
+export const QUOTING_REFUSALS = {
+  "job/not-found": "That job was taken off the quote by somebody else. Your change was not made.",
+  "job/exists": "That job is on the quote already.",
+  "job/finished": "That job is finished, so it was left as it is. Add a new job for further work.",
+  "job/not-in-library": "That job is no longer in the library. Pick another, or add a job of your own.",
+  "job/lines-do-not-match": "The library has changed this job meanwhile. Load the page again and add it once more.",
+  "line/not-found": "That line was taken off by somebody else. Your change was not made.",
+  "line/exists": "That line is there already.",
+  "line/ordered": "That part is on order, so the line stays. Cancel it with the supplier first.",
+  "line/figure-does-not-fit": "That figure does not fit this line. The line was left as it is.",
+} as const;
+export type QuotingRefusal = keyof typeof QUOTING_REFUSALS;

@@ -1,0 +1,42 @@
+import { approvedJobs } from "../approvals/standing";
+import { exact, fromTenThousandths } from "../exact/decimal";
+import type { PartLine } from "../quoting/line";
+import type { Job, QuoteSlice } from "../quoting/slice";
+import { orderedQuantity, receivedQuantity } from "./ordered";
+import type { SourcingSlice } from "./slice";
+
+/** Where a part is on its way: wanted but not (all) bought, on order, in hand, on the car. */
+export type PartStatus = "needed" | "ordered" | "inHand" | "fitted";
+
+/** Where a line of a job is on its way; one of which a part is still to be bought is needed. */
+export function partStatus(
+  state: SourcingSlice,
+  job: Pick<Job, "finishedAt">,
+  line: Pick<PartLine, "id" | "quantity">,
+): PartStatus {
+  if (receivedQuantity(state, line.id) >= line.quantity) return job.finishedAt ? "fitted" : "inHand";
+  if (orderedQuantity(state, line.id) >= line.quantity) return "ordered";
+  return job.finishedAt ? "fitted" : "needed";
+}
+
+/** How much of a line is still to be bought: what is neither ordered nor in hand. */
+export function quantityToBuy(state: SourcingSlice, { id, quantity }: Pick<PartLine, "id" | "quantity">): number {
+  const bought = Math.max(orderedQuantity(state, id), receivedQuantity(state, id));
+  return bought >= quantity ? 0 : fromTenThousandths(exact(quantity) - exact(bought));
+}
+
+/** How much of a line is still to come: ordered (or, where nothing was, wanted) and not in hand. */
+export function quantityToCome(state: SourcingSlice, { id, quantity }: Pick<PartLine, "id" | "quantity">): number {
+  const expected = orderedQuantity(state, id) || quantity;
+  const inHand = receivedQuantity(state, id);
+  return inHand >= expected ? 0 : fromTenThousandths(exact(expected) - exact(inHand));
+}
+
+/** Part lines of approved jobs that are at one point of their way. */
+export function approvedParts(state: QuoteSlice & SourcingSlice, status: PartStatus): PartLine[] {
+  return approvedJobs(state).flatMap((job) =>
+    job.lines.filter(
+      (line): line is PartLine => line.kind === "part" && line.quantity > 0 && partStatus(state, job, line) === status,
+    ),
+  );
+}

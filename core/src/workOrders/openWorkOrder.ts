@@ -1,0 +1,48 @@
+import { z } from "zod";
+import { uuid } from "../commands/fields";
+import type { CommandContext } from "../commands/context";
+import { ruleFor } from "../commands/rule";
+import { concernWords } from "../concerns/commands";
+import { WORK_ORDER_VERSION, type WorkOrderState } from "./state";
+
+/** Opens a work order; whose it is and for which car may follow. */
+const openWorkOrder = z.strictObject({
+  type: z.literal("openWorkOrder"),
+  customerId: uuid.nullable(),
+  vehicleId: uuid.nullable(),
+  concerns: z.array(z.strictObject({ id: uuid, ...concernWords })).max(20),
+});
+
+export const openWorkOrderRule = ruleFor<null, WorkOrderState>()({
+  schema: openWorkOrder,
+  kind: "intention",
+  needs: ["customer", "vehicle"],
+  apply: (_nothing, command, context) => opened(command, context),
+});
+
+/** A work order as it is opened. */
+export function opened(
+  { customerId, vehicleId, concerns }: z.output<typeof openWorkOrder>,
+  { aggregateId: id, at, actor, settings, taxExempt }: CommandContext,
+): WorkOrderState {
+  return {
+    version: WORK_ORDER_VERSION,
+    id,
+    customerId,
+    vehicleId,
+    openedAt: at,
+    openedBy: actor.id,
+    rules: settings.rules,
+    taxExempt,
+    concerns: concerns.map((concern) => ({ ...concern, at })),
+    odometerMiles: null,
+    pressures: null,
+    findings: [],
+    jobs: [],
+    approvals: [],
+    orders: [],
+    received: [],
+    payments: [],
+    conflicts: [],
+  };
+}

@@ -1,0 +1,17 @@
+import { hasRight } from "../access/rights";
+import { redactLine, redactRules, type Viewer } from "../quoting/redact";
+import type { WorkOrderState } from "./state";
+
+/** A work order as a person may see it: without the right to see cost, no cost, wage, markup or margin is in it. */
+export function redactWorkOrder(state: WorkOrderState, viewer: Viewer): WorkOrderState {
+  if (hasRight(viewer, "seeCost")) return state;
+  return {
+    ...state,
+    rules: redactRules(state.rules),
+    jobs: state.jobs.map((job) => ({ ...job, lines: job.lines.map((line) => redactLine(line, state.rules)) })),
+    orders: state.orders.map((order) => ({
+      ...order,
+      items: order.items.map((item) => ({ ...item, costCents: null })),
+    })),
+  };
+}

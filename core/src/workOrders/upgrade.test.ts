@@ -1,0 +1,52 @@
+import visitBefore from "../testing/samples/visit.v1.json";
+import workOrderBefore from "../testing/samples/workOrder.v1.json";
+import { partStatus } from "../sourcing/partStatus";
+import { visitState } from "../visits/state";
+import { upgradeVisit } from "../visits/upgradeVisit";
+import { start } from "../testing/sampleWorkOrder";
+import { clientWorkOrderCommand } from "./commands";
+import { workOrderState } from "./state";
+import { upgradeCommand } from "./upgradeCommand";
+import { upgradeWorkOrder } from "./upgradeWorkOrder";
+
+describe("a work order of version 1", () => {
+  const stored: Record<string, unknown> = workOrderBefore;
+  const upgraded = upgradeWorkOrder(stored);
+  it("opens as it is written now, with all that was in it", () => {
+    expect(stored.version).toBeUndefined();
+    expect(workOrderState.parse(upgraded)).toEqual(upgraded);
+    for (const [key, value] of Object.entries(stored))
+      if (key !== "orders" && key !== "received") expect(upgraded).toHaveProperty(key, value);
+    expect(upgraded.orders).toMatchObject(stored.orders as object[]);
+    expect(upgraded.received).toMatchObject(stored.received as object[]);
+  });
+  it("has the parts it had where they were", () => {
+    const [order] = upgraded.orders;
+    const job = upgraded.jobs.find(({ lines }) => lines.some(({ id }) => id === order?.items[0]?.lineId));
+    const line = job?.lines.find(({ id }) => id === order?.items[0]?.lineId);
+    expect(job && line?.kind === "part" ? partStatus(upgraded, job, line) : null).toBe("inHand");
+    expect(upgraded.received[0]?.quantity).toBe(order?.items[0]?.quantity);
+  });
+});
+
+it("a visit of version 1 opens, and stands in nobody's way", () => {
+  const upgraded = upgradeVisit(visitBefore);
+  expect(visitState.parse(upgraded)).toEqual(upgraded);
+  expect(upgraded.overlapAllowed).toBe(true);
+});
+
+it("what is current is handed back as it is, and what is newer than the program is not guessed at", () => {
+  const state = start();
+  expect(upgradeWorkOrder(state)).toBe(state);
+  expect(() => upgradeWorkOrder({ ...state, version: 99 })).toThrow(RangeError);
+  expect(() => upgradeVisit({ version: 99 })).toThrow(RangeError);
+});
+
+it("a command queued by yesterday's app is read as today's", () => {
+  const lineId = "01900000-0000-7000-8000-000000000001";
+  const upgraded = upgradeCommand({ type: "receiveParts", lineIds: [lineId] });
+  expect(clientWorkOrderCommand.parse(upgraded)).toEqual({ type: "receiveParts", items: [{ lineId, quantity: null }] });
+  const current = { type: "recordOdometer", miles: 1 };
+  expect(upgradeCommand(current)).toBe(current);
+  expect(upgradeCommand(null)).toBeNull();
+});

@@ -1,0 +1,59 @@
+import { receiptOf } from "../payments/receipt";
+import { SETTINGS, LIBRARY, FULL_ACTOR } from "../testing/sampleWorkOrder";
+import { applyCommand } from "../workOrders/applyCommand";
+import type { WorkOrderCommand } from "../workOrders/commands";
+import type { WorkOrderState } from "../workOrders/state";
+import { ERASED, visitWithoutPerson, workOrderWithoutPerson } from "./withoutPerson";
+
+const AT = "2026-11-23T17:00:00.000Z";
+const built = (commands: WorkOrderCommand[]): WorkOrderState => {
+  let state: WorkOrderState | null = null;
+  for (const command of commands)
+    state = applyCommand(state, command, { aggregateId: "w", commandId: "c", at: AT, actor: FULL_ACTOR, settings: SETTINGS, library: LIBRARY, taxExempt: false }); // prettier-ignore
+  if (!state) throw new Error("nothing was built");
+  return state;
+};
+
+describe("a work order without its person", () => {
+  const before = built([
+    {
+      type: "openWorkOrder",
+      customerId: "maren",
+      vehicleId: "v",
+      concerns: [
+        { id: "1", text: "Brakes grind", kind: "fault", phraseId: "grind" },
+        { id: "2", text: "Maren hears it by the ferry", kind: "fault", phraseId: null },
+      ],
+    },
+    { type: "gradePoint", pointId: "oil", grade: "watch", measured: null, note: "Maren will watch it" },
+    { type: "attachPhoto", pointId: "oil", photoId: "p" },
+    { type: "addJob", jobId: "j", libraryJobId: "brakes", lineIds: LIBRARY[0]?.lines.map(({ id }) => id) ?? [], concernId: null, pointId: null },
+    { type: "recordAnswers", approvalId: "a", way: "signed", name: "Maren Oyelaran", signature: [[1, 2, 3, 4]], answers: [{ jobId: "j", title: "Brakes", answer: "yes", totalCents: 0 }], totalCents: 0 },
+  ]); // prettier-ignore
+  const after = workOrderWithoutPerson(before);
+
+  it("has no name, own words, notes, photos or signature left", () => {
+    expect(JSON.stringify({ ...after, customerId: "" })).not.toMatch(/maren/i);
+    expect(after.concerns.map(({ text }) => text)).toEqual(["Brakes grind", ERASED]);
+    expect(after.findings).toMatchObject([{ grade: "watch", note: "", photoIds: [] }]);
+    expect(after.approvals).toMatchObject([{ name: ERASED, signature: [] }]);
+  });
+  it("says what was done and owed to the cent", () => {
+    const [was, is] = [receiptOf(before), receiptOf(after)];
+    expect([is.totalCents, is.paidCents, is.dueCents]).toEqual([was.totalCents, was.paidCents, was.dueCents]);
+    expect(after.jobs).toEqual(before.jobs);
+  });
+  it("leaves the one it was made from as it was", () => {
+    expect(before.approvals[0]?.name).toBe("Maren Oyelaran");
+  });
+});
+
+it("a visit keeps its town and time, not the house", () => {
+  const place = { street: "18 Heron Landing", town: "Larkhaven", region: "WA", postcode: "98099", latitude: 48, longitude: -122 }; // prettier-ignore
+  const visit = { version: 2 as const, overlapAllowed: false, id: "v", workOrderIds: ["w"], mechanicId: "m", place, startsAt: AT, endsAt: AT, note: "Key under the pot", bookedAt: AT, setOffAt: null, arrivedAt: AT, leftAt: AT, cancelledAt: null }; // prettier-ignore
+  expect(visitWithoutPerson(visit)).toEqual({
+    ...visit,
+    note: "",
+    place: { street: "", town: "Larkhaven", region: "WA", postcode: "98099", latitude: null, longitude: null },
+  });
+});

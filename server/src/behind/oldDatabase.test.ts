@@ -1,0 +1,133 @@
+import { randomBytes } from "node:crypto";
+import { readFileSync } from "node:fs";
+import { join } from "node:path";
+import { gunzipSync } from "node:zlib";
+import pg from "pg";
+import { workOrderState, visitState } from "@mechanon/core";
+import type { Customer, DayVisit, WorkOrderView } from "@mechanon/contract";
+import { rebuildLedger } from "../ledger/rebuildLedger";
+import { openOrders, sendCommand, startTestServer, until, type Person, type TestServer } from "../testing/testServer";
+
+/** A database as the commit before this storage left it: the demo, and money, orders and photos on top. */
+const SAMPLE = join(__dirname, "..", "testing", "samples", "before-ground.sql.gz");
+const REFUSED = "01900000-0000-7000-8000-0000000000f1";
+const APPLIED = "01900000-0000-7000-8000-0000000000f2";
+const LOST_CHARGE = "01900000-0000-7000-8000-00000000c0de";
+const LOST_ORDER = "01900000-0000-7000-8000-00000000ad0e";
+
+let server: TestServer;
+let client: pg.Client;
+let odile: Person;
+let name: string;
+let before: Record<string, number>;
+let states: { id: string; state: Record<string, unknown[]> }[];
+const count = async (sql: string): Promise<number> =>
+  (await client.query<{ count: number }>(`select count(*)::int as count from ${sql}`)).rows[0]?.count ?? 0;
+
+beforeAll(async () => {
+  const admin = process.env.PG_ADMIN_URL ?? "";
+  name = `old_${randomBytes(6).toString("hex")}`;
+  const root = new pg.Client({ connectionString: `${admin}/postgres` });
+  await root.connect();
+  await root.query(`create database ${name}`);
+  await root.end();
+  client = new pg.Client({ connectionString: `${admin}/${name}` });
+  await client.connect();
+  // What only psql understands is left out.
+  const sql = gunzipSync(readFileSync(SAMPLE)).toString("utf8").replace(/^\\.*$/gm, "");
+  await client.query(sql);
+  await client.query("set search_path to public");
+  before = {
+    commands: await count("commands"),
+    settled: await count("(select id from part_orders where status <> 'asked' union all select id from card_charges where status <> 'asked') kept"),
+    customers: await count("customers"),
+  };
+  states = (await client.query<{ id: string; state: Record<string, unknown[]> }>("select id, state from work_orders")).rows;
+  server = await startTestServer({ DATABASE_URL: `${admin}/${name}`, SETTLE_AFTER_MS: "60000" });
+  odile = await server.signIn();
+}); // prettier-ignore
+afterAll(async () => {
+  await client?.end();
+  await server?.stop();
+  const root = new pg.Client({ connectionString: `${process.env.PG_ADMIN_URL ?? ""}/postgres` });
+  await root.connect();
+  await root.query(`drop database if exists ${name} with (force)`);
+  await root.end();
+});
+
+it("opens with everything that was in it", async () => {
+  const open = await openOrders(odile);
+  expect(open.length).toBeGreaterThan(5);
+  for (const { id, state } of states) {
+    const { body } = await odile.get<WorkOrderView & { customer: Customer }>(`/api/work-orders/${id}`);
+    expect(workOrderState.parse(body.state)).toEqual(body.state);
+    for (const list of ["concerns", "findings", "jobs", "approvals", "payments", "conflicts"] as const)
+      expect([id, body.state[list]]).toEqual([id, state[list]]);
+    expect(body.state.orders).toHaveLength(state.orders?.length ?? 0);
+    for (const visit of body.visits) expect(visitState.parse(visit)).toEqual(visit);
+  }
+  const day = await odile.get<{ visits: DayVisit[] }>("/api/day?date=2026-12-20");
+  expect(day.body.visits).toHaveLength(2);
+  expect(await count("customers")).toBe(before.customers);
+});
+
+it("answers a retry of an old command as it was answered, before and after its history has moved", async () => {
+  const retry = async (): Promise<unknown[]> => {
+    const open =
+      (await client.query<{ id: string }>("select id from work_orders where number = 1012")).rows[0]?.id ?? "";
+    const sent = [
+      await sendCommand(odile, open, { type: "recordOdometer", miles: 98765 }, APPLIED),
+      await sendCommand(odile, open, { type: "recordOdometer", miles: 1 }, APPLIED),
+      await sendCommand(odile, open, { type: "recordOdometer", miles: 1 }, REFUSED),
+    ]; // prettier-ignore
+    return sent.map(({ body }) => body.outcomes[0]);
+  };
+  const expected = [
+    { id: APPLIED, outcome: "applied" },
+    { outcome: "refused", refusal: "command/id-reused" },
+    { outcome: "refused", refusal: "command/id-reused" },
+  ];
+  expect(await retry()).toMatchObject(expected);
+  await until(
+    () => count("behind where done_at is null"),
+    (left) => left === 0,
+    600,
+  );
+  expect(await retry()).toMatchObject(expected);
+});
+
+it("has brought everything forward behind the server, and lost nothing of it", async () => {
+  await until(
+    () => count("behind where done_at is not null"),
+    (done) => done === 6,
+    600,
+  );
+  expect(await count("commands")).toBe(0);
+  expect(await count("command_ids")).toBeGreaterThanOrEqual(before.commands ?? 0);
+  expect(await count("history")).toBeGreaterThanOrEqual(before.commands ?? 0);
+  expect(await count("external_requests where status in ('done', 'refused')")).toBeGreaterThanOrEqual(
+    before.settled ?? 0,
+  );
+  expect(await count("visits where left_at is null and state->>'leftAt' is not null")).toBe(0);
+  expect(await count("pg_index where not indisvalid")).toBe(0);
+  expect((await rebuildLedger(server.running.deps.config.databaseUrl, false, () => undefined)).differences).toBe(0);
+});
+
+it("goes on asking about the charge and the order whose answers were lost", async () => {
+  const asked = await client.query<{ id: string; status: string }>("select id, status from external_requests where id = any($1)", [[LOST_CHARGE, LOST_ORDER]]); // prettier-ignore
+  expect(asked.rows).toHaveLength(2);
+  await until(
+    () => count(`external_requests where id = any('{${LOST_CHARGE},${LOST_ORDER}}') and status = 'asked'`),
+    (left) => left === 0,
+    300,
+  );
+  // These stand-ins are others than the ones that were asked, and never heard of them.
+  expect(await count(`external_requests where id = any('{${LOST_CHARGE},${LOST_ORDER}}') and status = 'lapsed'`)).toBe(
+    2,
+  );
+});
+
+it("starts again where it was", async () => {
+  const second = await server.startSecond();
+  expect((await openOrders(await server.signIn("odile", second.url))).length).toBeGreaterThan(5);
+});

@@ -1,0 +1,105 @@
+import {
+  Refusal,
+  applyVisitCommand,
+  mayText,
+  onMyWayText,
+  textPhone,
+  upgradeVisit,
+  type CustomerDetails,
+  type VisitCommand,
+  type VisitRefusal,
+  type VisitState,
+} from "@mechanon/core";
+import type { Aggregate, Run } from "../commands/aggregate";
+import { askPrepared } from "../db/askPrepared";
+import { queueMessage } from "../messages/service";
+import { refreshLists } from "../workOrders/refreshLists";
+
+/** Visits, as the pipeline of commands sees them. */
+export const visitAggregate: Aggregate<VisitState, VisitCommand> = {
+  kind: "visit",
+  upgrade: upgradeVisit,
+  apply: applyVisitCommand,
+  check: checkPlan,
+  conflictsOf: () => [],
+  // The constraint that keeps a mechanic's visits apart, whatever two of them are booked in one moment.
+  refusalFor: (constraint) => (constraint === "visits_keep_apart" ? "visit/overlaps" : null),
+
+  async prepare({ deps, scope, transaction, begun }, command) {
+    const settings = await deps.rules.settingsAt(scope.businessId, begun.settingsVersion, transaction);
+    return { command, context: { settings, library: [], taxExempt: false } };
+  },
+
+  async store({ deps, scope, id, transaction }, _before, after, revision, records) {
+    await askPrepared(
+      deps.db,
+      "select store_visit($1, $2, $3, $4, $5)",
+      [
+        scope.businessId,
+        id,
+        scope.actor.id,
+        after && JSON.stringify({ state: after, revision }),
+        JSON.stringify(records),
+      ],
+      transaction,
+    );
+    if (after) await refreshLists(deps.db, scope.businessId, after.workOrderIds, transaction);
+    return 0;
+  },
+
+  async effects(run, before, after, command) {
+    if (command.type === "setOff" && !before?.setOffAt) await tellCustomers(run, after, command.driveMinutes);
+  },
+};
+
+const PLAN = `
+  select
+    (select count(*)::int from work_orders where business_id = $1 and id = any($2::uuid[])) as orders,
+    exists (select from people where business_id = $1 and id = $3 and is_mechanic) as "isMechanic",
+    exists (
+      select from visits where business_id = $1 and mechanic_id = $3 and id <> $4
+        and tstzrange(starts_at, ends_at) && tstzrange($5, $6)
+        and not cancelled and left_at is null and state->>'leftAt' is null
+    ) as "isBusy"`;
+
+/** What only the server can see: that all a visit names is there, and that the mechanic is free. */
+async function checkPlan(
+  { deps, scope, id, transaction }: Run,
+  state: VisitState,
+  command: VisitCommand,
+): Promise<void> {
+  if (command.type !== "bookVisit" && command.type !== "moveVisit") return;
+  const { workOrderIds, mechanicId, startsAt, endsAt } = state;
+  const [plan] = await askPrepared<{ orders: number; isMechanic: boolean; isBusy: boolean }>(
+    deps.db,
+    PLAN,
+    [scope.businessId, workOrderIds, mechanicId, id, startsAt, endsAt],
+    transaction,
+  );
+  if (plan?.orders !== new Set(workOrderIds).size) throw new Refusal<VisitRefusal>("visit/no-work-order");
+  if (!plan.isMechanic) throw new Refusal<VisitRefusal>("visit/no-mechanic");
+  if (plan.isBusy && !command.allowOverlap) throw new Refusal<VisitRefusal>("visit/overlaps");
+}
+
+const TOLD = `
+  select distinct on (c.id) w.id as "workOrderId", c.details,
+    (select name from people where business_id = $1 and id = $3) as mechanic
+  from work_orders w join customers c on c.business_id = w.business_id and c.id = w.customer_id
+  where w.business_id = $1 and w.id = any($2::uuid[]) order by c.id, w.id`;
+
+/** "On my way" to everybody the visit is for, once each. */
+async function tellCustomers({ deps, scope, transaction }: Run, visit: VisitState, minutes: number): Promise<void> {
+  const told = await askPrepared<{ workOrderId: string; details: CustomerDetails; mechanic: string | null }>(
+    deps.db,
+    TOLD,
+    [scope.businessId, visit.workOrderIds, visit.mechanicId],
+    transaction,
+  );
+  for (const { workOrderId, details, mechanic } of told) {
+    const phone = mayText(details) ? textPhone(details) : null;
+    if (phone === null) continue;
+    const firstName = (mechanic ?? scope.actor.name).split(" ")[0] ?? "";
+    const text = onMyWayText(scope.businessName, firstName, minutes);
+    await queueMessage(deps.db, scope, { workOrderId, recipient: phone, text }, transaction);
+  }
+}

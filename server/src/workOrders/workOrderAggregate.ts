@@ -1,0 +1,118 @@
+import {
+  LEDGER_VERSION,
+  Refusal,
+  applyCommand,
+  balanceOf,
+  ledgerOf,
+  quoteTotalCents,
+  ruleOf,
+  upgradeVisit,
+  upgradeWorkOrder,
+  waitingOf,
+  type VisitState,
+  type Wait,
+  type WorkOrderCommand,
+  type WorkOrderState,
+} from "@mechanon/core";
+import type { Aggregate, Run } from "../commands/aggregate";
+import { findCustomer } from "../customers/service";
+import { askPrepared } from "../db/askPrepared";
+import { AppError } from "../http/errors";
+
+/** Work orders, as the pipeline of commands sees them. */
+export const workOrderAggregate: Aggregate<WorkOrderState, WorkOrderCommand> = {
+  kind: "workOrder",
+  upgrade: upgradeWorkOrder,
+  apply: applyCommand,
+  check: async () => undefined,
+  conflictsOf: (after, sentId) => after.conflicts.filter(({ commandId }) => commandId === sentId).map(({ id }) => id),
+  effects: async () => undefined,
+  refusalFor: () => null,
+
+  async prepare(run, sent) {
+    const { deps, scope, transaction, begun } = run;
+    const { businessId } = scope;
+    const needs = ruleOf(sent.type).needs;
+    const settings = await deps.rules.settingsAt(businessId, begun.settingsVersion, transaction);
+    const library = needs.includes("library")
+      ? await deps.rules.libraryAt(businessId, begun.libraryVersion, transaction)
+      : [];
+    if (needs.includes("vehicle")) await requireVehicle(run, sent);
+    const { command, taxExempt } = needs.includes("customer")
+      ? await forLiveCustomer(run, sent)
+      : { command: sent, taxExempt: false };
+    return { command, context: { settings, library, taxExempt } };
+  },
+
+  async store({ deps, scope, id, transaction, begun }, before, after, revision, records) {
+    const visits = (begun.visits ?? []).map(upgradeVisit);
+    const [row] = await askPrepared<{ number: number | null }>(
+      deps.db,
+      "select store_work_order($1, $2, $3, $4, $5, $6, $7, $8) as number",
+      [
+        scope.businessId,
+        id,
+        scope.actor.id,
+        after && JSON.stringify({ state: after, revision }),
+        after && JSON.stringify(listed(after, visits)),
+        // One whose ledger was written another way, or not yet, is written whole.
+        after && JSON.stringify(ledgerOf(after, begun.row?.ledgerVersion === LEDGER_VERSION ? before : null)),
+        LEDGER_VERSION,
+        JSON.stringify(records),
+      ],
+      transaction,
+    );
+    return row?.number ?? 0;
+  },
+};
+
+/** What lists ask of a work order; stands beside its state. */
+export interface Listed {
+  waitsFor: Wait | null;
+  waitsSince: string;
+  totalCents: number;
+  dueCents: number;
+  laterCount: number;
+  openConflicts: number;
+  concerns: string[];
+}
+
+/** What lists ask, from the state and the visits that serve it. */
+export function listed(state: WorkOrderState, visits: readonly VisitState[]): Listed {
+  const { waitsFor, since } = waitingOf(state, visits);
+  return {
+    waitsFor,
+    waitsSince: since,
+    totalCents: quoteTotalCents(state),
+    dueCents: balanceOf(state).dueCents,
+    laterCount: state.jobs.filter(({ answer }) => answer?.value === "later").length,
+    openConflicts: state.conflicts.filter(({ settledAt }) => settledAt === null).length,
+    concerns: state.concerns.map(({ text }) => text),
+  };
+}
+
+async function requireVehicle({ deps, scope, transaction }: Run, command: WorkOrderCommand): Promise<void> {
+  if (!("vehicleId" in command) || command.vehicleId === null) return;
+  const found = await askPrepared(
+    deps.db,
+    "select 1 from vehicles where business_id = $1 and id = $2",
+    [scope.businessId, command.vehicleId],
+    transaction,
+  );
+  if (found.length === 0) throw new Refusal("vehicle/not-found");
+}
+
+/** The command for whoever the customer is by now: one made for a merged record goes to the kept one. */
+async function forLiveCustomer(
+  { scope, transaction }: Run,
+  command: WorkOrderCommand,
+): Promise<{ command: WorkOrderCommand; taxExempt: boolean }> {
+  if ((command.type !== "openWorkOrder" && command.type !== "changeCustomer") || command.customerId === null)
+    return { command, taxExempt: false };
+  const customer = await findCustomer(scope, command.customerId, transaction).catch((error: unknown) => {
+    if (error instanceof AppError && error.code === "customer/not-found") throw new Refusal("customer/not-found");
+    throw error;
+  });
+  if (customer.erasedAt) throw new Refusal("customer/erased");
+  return { command: { ...command, customerId: customer.id }, taxExempt: customer.details.taxExemption !== null };
+}
