@@ -4,14 +4,14 @@ set -euo pipefail
 cd "$(dirname "$0")/.."
 bash scripts/install.sh >&2
 source scripts/cluster.sh
-if [ "${1:-}" = people ]; then
+if [ "${1:-}" = people ] || [ "${1:-}" = server ]; then
   # On a database of its own, which goes with it.
   need_debian_packages "postgresql=/usr/lib/postgresql/*/bin/initdb" >&2
   MECHANON_HOME=$(mktemp -d /tmp/mechanon-bench.XXXXXX)
   chmod 755 "$MECHANON_HOME"
   trap 'stop_cluster; rm -rf "$MECHANON_HOME"' EXIT
   start_cluster "-c fsync=off -c synchronous_commit=off -c full_page_writes=off -c max_wal_size=8GB -c shared_buffers=1GB"
-  node --import tsx server/src/bench/people.ts "${@:2}"
+  node --import tsx "server/src/bench/$1.ts" "${@:2}"
 elif [ "${1:-}" = scan ]; then
   need_debian_packages "chromium=/usr/bin/chromium" >&2
   bash scripts/build-web.sh >&2

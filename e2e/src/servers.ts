@@ -1,6 +1,8 @@
 import { spawn, type ChildProcess } from "node:child_process";
 import { randomBytes } from "node:crypto";
+import { rm } from "node:fs/promises";
 import { createServer } from "node:net";
+import { tmpdir } from "node:os";
 import { join } from "node:path";
 import pg from "pg";
 
@@ -34,6 +36,7 @@ export async function startServers(): Promise<Servers> {
     STANDINS_URL: standins,
     LOG_LEVEL: "error",
     OUTSIDE_TIMEOUT_MS: "1500",
+    PHOTOS_FOLDER: join(tmpdir(), `mechanon-photos-${database}`),
   };
   let server: ChildProcess | null = null;
   const servers: Servers = {
@@ -57,6 +60,7 @@ export async function startServers(): Promise<Servers> {
     async stop() {
       await servers.stopServer();
       await end(standinsProcess);
+      await rm(env.PHOTOS_FOLDER, { recursive: true, force: true });
       await query(admin, `drop database if exists ${database} with (force)`);
     },
   };

@@ -1,5 +1,6 @@
 import { join } from "node:path";
 import { z } from "zod";
+import type { S3Place } from "./photos/store/photoStore";
 
 const environment = z.object({
   PORT: z.coerce.number().int().min(0).max(65535).default(4300),
@@ -10,6 +11,11 @@ const environment = z.object({
   STANDINS_URL: z.string().default("http://127.0.0.1:4301"),
   WEB_DIR: z.string().default(join(__dirname, "..", "..", "app", "dist")),
   VIN_TABLE: z.string().default(join(__dirname, "..", "..", ".cache", "vin", "vin.table")),
+  /** Photos are files of this folder, or objects of a bucket where one is named. */
+  PHOTOS_FOLDER: z.string().default(join(process.env.MECHANON_HOME ?? ".mechanon", "photos")),
+  PHOTOS_S3_BUCKET: z.string().min(1).optional(),
+  PHOTOS_S3_ENDPOINT: z.url().optional(),
+  PHOTOS_S3_REGION: z.string().default("us-east-1"),
   LOG_LEVEL: z.enum(["silent", "error", "warn", "info", "debug"]).default("info"),
   OUTSIDE_TIMEOUT_MS: z.coerce.number().int().positive().default(3000),
   /** How long who sent an order or a charge is left to hear the answer, before the queue asks what became of it. */
@@ -25,6 +31,9 @@ export interface Config {
   standinsUrl: string;
   webDir: string;
   vinTable: string;
+  photosFolder: string;
+  /** null: photos are files. */
+  photosS3: S3Place | null;
   logLevel: string;
   outsideTimeoutMs: number;
   settleAfterMs: number;
@@ -41,6 +50,15 @@ export function readConfig(env: Readonly<Record<string, string | undefined>>): C
     standinsUrl: read.STANDINS_URL,
     webDir: read.WEB_DIR,
     vinTable: read.VIN_TABLE,
+    photosFolder: read.PHOTOS_FOLDER,
+    photosS3:
+      read.PHOTOS_S3_BUCKET === undefined
+        ? null
+        : {
+            bucket: read.PHOTOS_S3_BUCKET,
+            endpoint: read.PHOTOS_S3_ENDPOINT ?? null,
+            region: read.PHOTOS_S3_REGION,
+          },
     logLevel: read.LOG_LEVEL,
     outsideTimeoutMs: read.OUTSIDE_TIMEOUT_MS,
     settleAfterMs: read.SETTLE_AFTER_MS,

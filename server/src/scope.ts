@@ -4,6 +4,7 @@ import type { Sequelize } from "sequelize";
 import type { VinContext } from "@mechanon/core/vin";
 import type { Config } from "./config";
 import type { Outside } from "./outside/outside";
+import type { PhotoStore } from "./photos/store/photoStore";
 import type { RulesCache } from "./settings/rulesCache";
 
 /** What the whole server shares. */
@@ -12,6 +13,8 @@ export interface Deps {
   db: Sequelize;
   outside: Outside;
   vin: VinContext;
+  /** Where the bytes of photos are. */
+  photos: PhotoStore;
   /** Settings and libraries in memory. */
   rules: RulesCache;
   log: Logger;

@@ -12,6 +12,7 @@ import { loadDemoIfEmpty } from "./demo/load";
 import { ChangeListener } from "./events/listener";
 import { createApp } from "./http/app";
 import { connectOutside } from "./outside/outside";
+import { openPhotoStore } from "./photos/store/openStore";
 import { startWorker } from "./queue/worker";
 import type { Deps } from "./scope";
 import { indexOutdated } from "./search/indexCustomers";
@@ -36,6 +37,7 @@ export async function start(config: Config, now: () => Date = () => new Date()):
     db,
     outside: connectOutside(config.standinsUrl, config.outsideTimeoutMs),
     vin: { table: readVinTable(readFileSync(config.vinTable)), currentYear: now().getFullYear() },
+    photos: await openPhotoStore(config),
     rules: new RulesCache(db),
     log,
   };

@@ -99,7 +99,7 @@ it("answers a retry of an old command as it was answered, before and after its h
 it("has brought everything forward behind the server, and lost nothing of it", async () => {
   await until(
     () => count("behind where done_at is not null"),
-    (done) => done === 6,
+    (done) => done === 7,
     600,
   );
   expect(await count("commands")).toBe(0);
@@ -109,6 +109,9 @@ it("has brought everything forward behind the server, and lost nothing of it", a
     before.settled ?? 0,
   );
   expect(await count("visits where left_at is null and state->>'leftAt' is not null")).toBe(0);
+  expect(await count("photos where bytes is not null or size is null")).toBe(0);
+  const photo = await odile.get("/api/photos/01900000-0000-7000-8000-00000000f070");
+  expect([photo.status, photo.headers.get("content-type")]).toEqual([200, "image/png"]);
   expect(await count("pg_index where not indisvalid")).toBe(0);
   expect((await rebuildLedger(server.running.deps.config.databaseUrl, false, () => undefined)).differences).toBe(0);
 });

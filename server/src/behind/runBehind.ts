@@ -1,5 +1,7 @@
 import type { JobHelpers } from "graphile-worker";
 import type { Logger } from "pino";
+import { movePhotos } from "../photos/movePhotos";
+import type { PhotoStore } from "../photos/store/photoStore";
 import { fillLedger } from "./fillLedger";
 import { addConstraints, makeIndexes } from "./indexes";
 import { fillVisitTimes, moveHistory, moveRequests } from "./moves";
@@ -8,13 +10,14 @@ import type { BehindStep, Progress } from "./step";
 export const BEHIND_TASK = "behind";
 
 /** Everything left to be done behind the server, in this order. A landed step is never changed; a new one follows it. */
-export const BEHIND_STEPS: readonly BehindStep[] = [
+export const behindSteps = (photos: PhotoStore): readonly BehindStep[] => [
   makeIndexes,
   moveHistory,
   moveRequests,
   fillVisitTimes,
   fillLedger,
   addConstraints,
+  movePhotos(photos),
 ];
 
 /** How long one job of the queue goes on before it makes way for others. */
@@ -24,7 +27,7 @@ const TURN_MS = 5_000;
 export async function runBehind(
   withClient: JobHelpers["withPgClient"],
   log: Pick<Logger, "info">,
-  steps: readonly BehindStep[] = BEHIND_STEPS,
+  steps: readonly BehindStep[],
 ): Promise<"done" | "more"> {
   const until = Date.now() + TURN_MS;
   for (const step of steps) {

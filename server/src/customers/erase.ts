@@ -4,7 +4,6 @@ import {
   CustomerMerge,
   CustomerRow,
   Message,
-  Photo,
   VehicleMove,
   VehiclePersonRow,
   VehicleRow,
@@ -13,6 +12,7 @@ import {
   WorkOrderRow,
 } from "../db/models";
 import { AppError } from "../http/errors";
+import { forgetPhotos } from "../photos/photos";
 import type { Scope } from "../scope";
 import { indexCustomers } from "../search/indexCustomers";
 import { findCustomer } from "./service";
@@ -57,7 +57,7 @@ export async function eraseCustomer(db: Sequelize, scope: Scope, askedId: string
     const photosRemoved = await eraseWork(db, businessId, orders, transaction);
     await eraseVisits(db, businessId, orderIds, transaction);
     await eraseTraces(db, businessId, [...orderIds, ...customerIds], transaction);
-    const carsRemoved = await eraseCars(businessId, customerIds, orders, transaction);
+    const carsRemoved = await eraseCars(db, businessId, customerIds, orders, transaction);
     const erasedAt = new Date();
     await CustomerMerge.destroy({
       where: { businessId, [Op.or]: [{ keptId: customerIds }, { mergedId: customerIds }] },
@@ -83,7 +83,7 @@ async function eraseWork(
     const concerns = state.concerns.map(({ text }) => text);
     await order.update({ state, concerns, revision: order.revision + 1 }, { transaction });
   }
-  return Photo.destroy({ where: { businessId, id: photoIds }, transaction });
+  return forgetPhotos(db, businessId, photoIds, transaction);
 }
 
 async function eraseVisits(
@@ -139,6 +139,7 @@ async function eraseTraces(db: Sequelize, businessId: string, ids: string[], tra
 
 /** Cars that are on a bill stay by make and model; a plate or VIN leads to their owner. */
 async function eraseCars(
+  db: Sequelize,
   businessId: string,
   customerIds: string[],
   orders: WorkOrderRow[],
@@ -146,7 +147,8 @@ async function eraseCars(
 ): Promise<number> {
   const theirs = { businessId, customerId: customerIds };
   const cars = await VehicleRow.findAll({ attributes: ["photoId"], where: theirs, transaction });
-  await Photo.destroy({ where: { businessId, id: cars.flatMap(({ photoId }) => photoId ?? []) }, transaction });
+  const photoIds = cars.flatMap(({ photoId }) => photoId ?? []);
+  await forgetPhotos(db, businessId, photoIds, transaction);
   await VehiclePersonRow.destroy({ where: theirs, transaction });
   await VehicleMove.destroy({
     where: { businessId, [Op.or]: [{ fromCustomerId: customerIds }, { toCustomerId: customerIds }] },

@@ -1,14 +1,18 @@
 import { redactWorkOrder } from "@mechanon/core";
-import { CustomerMerge, Message, Photo, VehiclePersonRow, VehicleRow, WorkOrderRow } from "../db/models";
-import type { Sequelize } from "sequelize";
-import type { Scope } from "../scope";
+import { CustomerMerge, Message, VehiclePersonRow, VehicleRow, WorkOrderRow } from "../db/models";
+import { findPhotos } from "../photos/photos";
+import type { Deps, Scope } from "../scope";
 import { toVehicle } from "../vehicles/toVehicle";
 import { visitsServing } from "../visits/queries";
 import { findCustomer } from "./service";
 import { toCustomer } from "./toCustomer";
 
 /** All that is known about one customer, for the customer: nothing of the business's own costs. */
-export async function everythingAbout(db: Sequelize, scope: Scope, askedId: string): Promise<object> {
+export async function everythingAbout(
+  deps: Pick<Deps, "db" | "photos">,
+  scope: Scope,
+  askedId: string,
+): Promise<object> {
   const { businessId } = scope;
   const customer = await findCustomer(scope, askedId);
   const where = { businessId, customerId: customer.id };
@@ -24,9 +28,9 @@ export async function everythingAbout(db: Sequelize, scope: Scope, askedId: stri
     ...vehicles.flatMap(({ photoId }) => photoId ?? []),
   ];
   const [visits, messages, photos] = await Promise.all([
-    visitsServing(db, businessId, orderIds),
+    visitsServing(deps.db, businessId, orderIds),
     Message.findAll({ where: { businessId, workOrderId: orderIds }, order: ["createdAt"] }),
-    Photo.findAll({ where: { businessId, id: photoIds } }),
+    findPhotos(deps, businessId, photoIds),
   ]);
   return {
     exportedAt: new Date().toISOString(),

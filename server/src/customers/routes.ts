@@ -14,7 +14,8 @@ import { lookUpPostcode } from "./postcodes";
 import { changeCustomer, createCustomer, findCustomer } from "./service";
 import { customerSheet } from "./sheet";
 
-export function customerRoutes(router: Router, { db, outside }: Deps, scopeOf: ScopeOf): void {
+export function customerRoutes(router: Router, deps: Deps, scopeOf: ScopeOf): void {
+  const { db, outside } = deps;
   mount(router, routes.createCustomer, scopeOf, ({ scope, body, req }) =>
     once(db, scope, req, (transaction) => createCustomer(db, scope, body, transaction)),
   );
@@ -34,7 +35,7 @@ export function customerRoutes(router: Router, { db, outside }: Deps, scopeOf: S
   mount(router, routes.undoMerge, scopeOf, ({ scope, params }) => undoMerge(db, scope, params.id, new Date()));
   mount(router, routes.exportCustomer, scopeOf, async ({ scope, params, res }) => {
     requireRight(scope, "settings");
-    res.attachment(`customer-${params.id}.json`).json(await everythingAbout(db, scope, params.id));
+    res.attachment(`customer-${params.id}.json`).json(await everythingAbout(deps, scope, params.id));
   });
   mount(router, routes.eraseCustomer, scopeOf, ({ scope, params, body }) => {
     requireRight(scope, "settings");

@@ -38,6 +38,7 @@ it("migrates once, also when started again on the same database", async () => {
     "0005-merged-drivers",
     "0006-near-words",
     "0007-ground",
+    "0008-photos",
   ]);
   const customers = await server.running.deps.db.query<{ count: string }>(
     "select count(*)::int as count from customers",

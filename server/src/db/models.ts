@@ -162,12 +162,6 @@ export class SupplierRow extends Model<InferAttributes<SupplierRow>, InferCreati
   declare name: string;
   declare position: number;
 }
-export class Photo extends Model<InferAttributes<Photo>, InferCreationAttributes<Photo>> {
-  declare businessId: string;
-  declare id: string;
-  declare type: string;
-  declare bytes: Buffer;
-}
 export class Message extends Model<InferAttributes<Message>, InferCreationAttributes<Message>> {
   declare businessId: string;
   declare id: string;
@@ -343,7 +337,6 @@ export function defineModels(sequelize: Sequelize): void {
     name: text(),
     position: INTEGER,
   });
-  tenant(sequelize, Photo, "photos", { businessId: key(), id: key(), type: text(), bytes: BLOB });
   tenant(sequelize, Message, "messages", {
     businessId: key(),
     id: key(),

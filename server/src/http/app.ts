@@ -94,7 +94,7 @@ export function createApp(
   visitRoutes(router, deps, scopeOf);
   sourcingRoutes(router, deps, scopeOf);
   paymentRoutes(router, deps, scopeOf);
-  photoRoutes(router, scopeOf);
+  photoRoutes(router, deps, scopeOf);
   searchRoutes(router, deps, scopeOf);
   transferRoutes(router, deps, scopeOf);
   eventRoutes(router, parts.listener, scopeOf);

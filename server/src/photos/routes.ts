@@ -1,8 +1,9 @@
 import express, { type Router } from "express";
 import { MOST_PHOTO_BYTES, PHOTO_TYPES, routes } from "@mechanon/contract";
-import { Photo } from "../db/models";
 import { AppError } from "../http/errors";
 import { mount, type ScopeOf } from "../http/mount";
+import type { Deps } from "../scope";
+import { findPhotos, keepPhoto } from "./photos";
 
 /** First bytes of each kind of picture we take; what a file is called does not count. */
 const MAGIC: Record<(typeof PHOTO_TYPES)[number], (bytes: Buffer) => boolean> = {
@@ -12,10 +13,9 @@ const MAGIC: Record<(typeof PHOTO_TYPES)[number], (bytes: Buffer) => boolean> = 
     bytes.subarray(0, 4).toString("latin1") === "RIFF" && bytes.subarray(8, 12).toString("latin1") === "WEBP",
 };
 
-export function photoRoutes(router: Router, scopeOf: ScopeOf): void {
+export function photoRoutes(router: Router, deps: Deps, scopeOf: ScopeOf): void {
   router.use("/api/photos", express.raw({ type: () => true, limit: MOST_PHOTO_BYTES }));
   mount(router, routes.putPhoto, scopeOf, async ({ scope, params, req }) => {
-    const { businessId } = scope;
     const bytes = Buffer.isBuffer(req.body) ? req.body : Buffer.alloc(0);
     const type = PHOTO_TYPES.find((candidate) => MAGIC[candidate](bytes));
     if (!type)
@@ -23,13 +23,10 @@ export function photoRoutes(router: Router, scopeOf: ScopeOf): void {
         "photo/unreadable",
         "This file is no JPEG, PNG or WebP picture. It was not kept; take the photo again or pick another file.",
       );
-    await Photo.findOrCreate({
-      where: { businessId, id: params.id },
-      defaults: { businessId, id: params.id, type, bytes },
-    });
+    await keepPhoto(deps, scope.businessId, { id: params.id, type, bytes });
   });
   mount(router, routes.getPhoto, scopeOf, async ({ scope, params, res }) => {
-    const photo = await Photo.findOne({ where: { businessId: scope.businessId, id: params.id } });
+    const [photo] = await findPhotos(deps, scope.businessId, [params.id]);
     if (!photo)
       throw new AppError(
         "photo/not-found",

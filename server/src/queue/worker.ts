@@ -2,14 +2,18 @@ import { EventEmitter } from "node:events";
 import { Logger as WorkerLogger, run, type WorkerEvents } from "graphile-worker";
 import pg from "pg";
 import { messagePayload, sendMessage } from "../messages/sendMessage";
-import { BEHIND_TASK, runBehind } from "../behind/runBehind";
+import { BEHIND_TASK, behindSteps, runBehind } from "../behind/runBehind";
 import { SETTLE_TASK } from "../externalRequests/reserveRequest";
 import { settlePayload, settleRequest } from "../externalRequests/settleRequest";
 import { SEND_MESSAGE_TASK } from "../messages/service";
+import { z } from "zod";
+import { FORGET_PHOTOS_TASK, removeBytes } from "../photos/photos";
 import type { Deps } from "../scope";
 import { DeadWorkers } from "./deadWorkers";
 import { MAINTENANCE_TASK, maintain } from "./maintenance";
 import { IMPORT_TASK, importPayload, runImportStep } from "../transfer/importTasks";
+
+const forgottenPhotos = z.object({ keys: z.array(z.string()) });
 
 /** Starts doing what was queued: messages, imports, requests to settle, what migrations left behind; what fails waits and is tried again, longer each time. */
 export async function startWorker(deps: Deps): Promise<{ stop(): Promise<void> }> {
@@ -33,9 +37,11 @@ export async function startWorker(deps: Deps): Promise<{ stop(): Promise<void> }
       [SEND_MESSAGE_TASK]: async (raw) => sendMessage(deps, messagePayload.parse(raw)),
       [IMPORT_TASK]: async (raw) => runImportStep(deps, importPayload.parse(raw)),
       [SETTLE_TASK]: async (raw) => settleRequest(deps, settlePayload.parse(raw)),
+      [FORGET_PHOTOS_TASK]: async (raw) => removeBytes(deps.photos, forgottenPhotos.parse(raw).keys),
       [MAINTENANCE_TASK]: async () => maintain(deps.db),
       [BEHIND_TASK]: async (_raw, { withPgClient, addJob }) => {
-        if ((await runBehind(withPgClient, log)) === "more") await addJob(BEHIND_TASK, {}, { queueName: BEHIND_TASK });
+        if ((await runBehind(withPgClient, log, behindSteps(deps.photos))) === "more")
+          await addJob(BEHIND_TASK, {}, { queueName: BEHIND_TASK });
       },
     },
     crontab: `17 3 * * * ${MAINTENANCE_TASK}`,

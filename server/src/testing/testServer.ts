@@ -1,5 +1,7 @@
 import { randomBytes } from "node:crypto";
 import { spawn, type ChildProcess } from "node:child_process";
+import { rm } from "node:fs/promises";
+import { tmpdir } from "node:os";
 import { join } from "node:path";
 import pg from "pg";
 import { v7 as uuid } from "uuid";
@@ -61,6 +63,7 @@ export async function startTestServer(over: Record<string, string> = {}): Promis
     OUTSIDE_TIMEOUT_MS: "400",
     SETTLE_AFTER_MS: "60000",
     WEB_DIR: "/nonexistent",
+    PHOTOS_FOLDER: join(tmpdir(), `mechanon-photos-${database}`),
     ...over,
   });
   const running = await start(config);
@@ -94,6 +97,7 @@ export async function startTestServer(over: Record<string, string> = {}): Promis
     async stop() {
       for (const each of started) await each.stop();
       await end(standins.child);
+      await rm(config.photosFolder, { recursive: true, force: true });
       await query(admin, `drop database if exists ${database} with (force)`);
     },
   };

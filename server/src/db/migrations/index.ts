@@ -5,6 +5,7 @@ import * as cars from "./0004-cars";
 import * as mergedDrivers from "./0005-merged-drivers";
 import * as nearWords from "./0006-near-words";
 import * as ground from "./0007-ground";
+import * as photos from "./0008-photos";
 
 /** All migrations, oldest first. A landed one is never changed; a new one follows it. */
 export const MIGRATIONS: { name: string; sql: string }[] = [
@@ -15,4 +16,5 @@ export const MIGRATIONS: { name: string; sql: string }[] = [
   { name: "0005-merged-drivers", sql: mergedDrivers.up },
   { name: "0006-near-words", sql: nearWords.up },
   { name: "0007-ground", sql: ground.up },
+  { name: "0008-photos", sql: photos.up },
 ];

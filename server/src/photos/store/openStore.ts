@@ -1,0 +1,14 @@
+import type { Config } from "../../config";
+import { diskStore } from "./diskStore";
+import type { PhotoStore } from "./photoStore";
+
+/** The store the environment names: a bucket where one is named, else a folder. */
+export async function openPhotoStore({
+  photosFolder,
+  photosS3,
+}: Pick<Config, "photosFolder" | "photosS3">): Promise<PhotoStore> {
+  if (photosS3 === null) return diskStore(photosFolder);
+  // The client is large; a server that keeps files does without it.
+  const { s3Store } = await import("./s3Store");
+  return s3Store(photosS3);
+}
