@@ -33,6 +33,16 @@ const CONSTRAINTS: readonly { table: string; name: string; definition: string }[
     name: "messages_of_work_order",
     definition: "foreign key (business_id, work_order_id) references work_orders",
   },
+  {
+    table: "imports",
+    name: "imports_by_person",
+    definition: "foreign key (business_id, person_id) references people",
+  },
+  {
+    table: "customer_merges",
+    name: "customer_merges_by_person",
+    definition: "foreign key (business_id, merged_by) references people",
+  },
 ];
 
 export const addConstraints: BehindStep = {

@@ -33,7 +33,7 @@ app.get("/api/work-orders/:id", async (req, res) => {
   res.json(rows[0]);
 });
 app.get("/api/day", async (req, res) => {
-  const date = String(req.query.date);
+  const date = typeof req.query.date === "string" ? req.query.date : "";
   const values = [res.locals.business, `${date}T08:00:00Z`, new Date(Date.parse(`${date}T08:00:00Z`) + 86_400_000)];
   const { rows } = await pool.query<object>({ name: "day", text: BARE_DAY, values });
   res.json({ date, visits: rows });

@@ -1,6 +1,6 @@
 import { QueryTypes } from "sequelize";
 import { v7 as uuid } from "uuid";
-import type { BusinessView } from "@mechanon/contract";
+import type { BusinessView, WorkOrderView } from "@mechanon/contract";
 import {
   findOrder,
   startTestServer,
@@ -177,13 +177,7 @@ it("costs no more statements than it needs, as many with a large library as with
     pointId: null,
   });
   expect((await send([sent(addJob("wipers-99", 2))])).body.outcomes).toMatchObject([{ outcome: "applied" }]);
-  const spied = jest.spyOn(
-    Object.getPrototypeOf(await aConnection()) as { query: (...a: unknown[]) => unknown },
-    "query",
-  );
-  await send([sent(addJob("diagnosis-3", 1))]);
-  const statements = spied.mock.calls.map(([asked]) => textOf(asked));
-  spied.mockRestore();
+  const statements = await statementsOf(() => send([sent(addJob("diagnosis-3", 1))]));
   expect(statements.filter((text) => text.includes("library_jobs"))).toEqual([]);
   // The session, begin, what begins it, what stores it, commit.
   expect(statements.length).toBeLessThanOrEqual(12);
@@ -195,6 +189,41 @@ it("costs no more statements than it needs, as many with a large library as with
   expect(library.body).toMatchObject({ version: business.libraryVersion });
   expect(library.body.library.length).toBeGreaterThan(1000);
 });
+
+it.each<[string, () => object, string]>([
+  ["opening with customer and car", () => ({}), "open"],
+  ["booking", () => book({ startsAt: "2027-07-01T18:00:00.000Z", endsAt: "2027-07-01T19:00:00.000Z" }), "visit"],
+  ["setting off, which texts the customer", () => ({ type: "setOff", driveMinutes: 9 }), "visit"],
+])("costs twelve statements at the most: %s", async (_name, command, kind) => {
+  const known = (await odile.get<WorkOrderView>(`/api/work-orders/${orderId}`)).body;
+  const statements = await statementsOf(() =>
+    kind === "open"
+      ? send(
+          [sent({ type: "openWorkOrder", customerId: known.customer?.id, vehicleId: known.vehicle?.id, concerns: [] })],
+          uuid(),
+        )
+      : sendVisit(countedVisit, command()),
+  );
+  expect(statements.length).toBeGreaterThan(4);
+  expect(statements.length).toBeLessThanOrEqual(12);
+});
+const countedVisit = uuid();
+
+/** What was asked of the database meanwhile, the queue's own questions left out. */
+async function statementsOf(act: () => Promise<Answer<Outcomes>>): Promise<string[]> {
+  const spied = jest.spyOn(
+    Object.getPrototypeOf(await aConnection()) as { query: (...asked: unknown[]) => unknown },
+    "query",
+  );
+  const { body } = await act();
+  const asked = spied.mock.calls.map(([statement]) => textOf(statement)).filter((text) => !isQueues(text));
+  spied.mockRestore();
+  expect(body.outcomes).toMatchObject([{ outcome: "applied" }]);
+  return asked;
+}
+const isQueues = (text: string): boolean =>
+  !text.includes("insert into messages") &&
+  /graphile_worker|pg_try_advisory|from "?message|update "?message/i.test(text);
 
 async function aConnection(): Promise<object> {
   const { connectionManager } = server.running.deps.db;

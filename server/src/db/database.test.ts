@@ -25,6 +25,28 @@ it("keeps businesses apart: a query that forgot its business fails", async () =>
   await expect(WorkOrderRow.count()).rejects.toThrow("queried without its business");
 });
 
+it("keys every table by business first, and lets no constraint cross businesses", async () => {
+  const ask = <Row extends object>(sql: string): Promise<Row[]> =>
+    server.running.deps.db.query<Row>(sql, { type: QueryTypes.SELECT });
+  const keys = await ask<{ table: string; name: string; first: string }>(
+    `select c.conrelid::regclass::text as "table", c.conname as name,
+       (select attname from pg_attribute where attrelid = c.conrelid and attnum = c.conkey[1]) as first
+     from pg_constraint c join pg_class t on t.oid = c.conrelid
+     where c.contype in ('p', 'u', 'f', 'x') and t.relnamespace = 'public'::regnamespace and not t.relispartition`,
+  );
+  // What belongs to no business: the list of them, what keeps the database itself forward, tries of strangers.
+  const ofNobody = ["businesses", "migrations", "behind", "sign_in_tries"];
+  const ours = keys.filter(({ table }) => !ofNobody.includes(table));
+  expect(ours.length).toBeGreaterThan(40);
+  expect(ours.filter(({ first }) => first !== "business_id")).toEqual([]);
+  const bare = await ask<{ table: string }>(
+    `select t.oid::regclass::text as "table" from pg_class t
+     where t.relkind in ('r', 'p') and t.relnamespace = 'public'::regnamespace
+       and not exists (select from pg_attribute a where a.attrelid = t.oid and a.attname = 'business_id')`,
+  );
+  expect(bare.map(({ table }) => table).sort()).toEqual([...ofNobody].sort());
+});
+
 it("migrates once, also when started again on the same database", async () => {
   await server.startSecond();
   const rows = await server.running.deps.db.query<{ name: string }>("select name from migrations", {

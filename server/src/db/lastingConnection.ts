@@ -8,6 +8,7 @@ const RECONNECT_MS = 2_000;
 export class LastingConnection {
   private client: pg.Client | null = null;
   private stopped = false;
+  private isWaiting = false;
 
   /** @param begin What is done on each new connection: to listen, to take locks. */
   constructor(
@@ -15,6 +16,7 @@ export class LastingConnection {
     private readonly name: string,
     private readonly log: Logger,
     private readonly begin: (client: pg.Client) => Promise<void>,
+    private readonly reconnectMs = RECONNECT_MS,
   ) {}
 
   async start(): Promise<void> {
@@ -37,9 +39,14 @@ export class LastingConnection {
     await this.client?.end();
   }
 
+  /** A connection that could not be made tells so twice, by its error and by its end; each is tried again once. */
   private reconnect(): void {
-    if (this.stopped) return;
+    if (this.stopped || this.isWaiting) return;
     this.client = null;
-    void setTimeout(RECONNECT_MS, undefined, { ref: false }).then(() => this.start());
+    this.isWaiting = true;
+    void setTimeout(this.reconnectMs, undefined, { ref: false }).then(() => {
+      this.isWaiting = false;
+      return this.start();
+    });
   }
 }

@@ -411,7 +411,7 @@ begin
   perform store_history(business, 'visit', visit, person, sent);
 end $$;
 
-create function iso(moment timestamptz) returns text language sql immutable parallel safe as $$
+create function iso(moment timestamptz) returns text language sql stable parallel safe as $$
   select to_char(moment at time zone 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"')
 $$;
 

@@ -1,0 +1,50 @@
+import { QueryTypes } from "sequelize";
+import { v7 as uuid } from "uuid";
+import type { BusinessView } from "@mechanon/contract";
+import { startTestServer, type Person, type TestServer } from "../testing/testServer";
+import { maintain } from "./maintenance";
+
+let server: TestServer;
+let odile: Person;
+beforeAll(async () => {
+  server = await startTestServer();
+  odile = await server.signIn();
+});
+afterAll(() => server?.stop());
+
+const count = async (sql: string): Promise<number> => {
+  const [row] = await server.running.deps.db.query<{ count: number }>(`select count(*)::int as count from ${sql}`, {
+    type: QueryTypes.SELECT,
+  });
+  return row?.count ?? 0;
+};
+
+it("lets go of old keys, keeps those a device may still ask by", async () => {
+  const { id: businessId } = (await odile.get<BusinessView>("/api/business")).body;
+  for (const days of [1, 59, 61, 400])
+    await server.running.deps.db.query(
+      `insert into idempotency_keys (business_id, key, request_hash, status, answer, created_at)
+       values ($1, $2, '', 201, '{}', now() - make_interval(days => $3))`,
+      { bind: [businessId, uuid(), days] },
+    );
+  await maintain(server.running.deps.db);
+  expect(await count("idempotency_keys")).toBe(2);
+});
+
+it("has months of history ahead, made once", async () => {
+  const months = "pg_inherits where inhparent = 'history'::regclass";
+  const before = await count(months);
+  await maintain(server.running.deps.db);
+  expect(await count(months)).toBe(before);
+  await server.running.deps.db.query("drop table " + (await lastMonth()));
+  await maintain(server.running.deps.db);
+  expect(await count(months)).toBe(before);
+});
+
+async function lastMonth(): Promise<string> {
+  const [row] = await server.running.deps.db.query<{ name: string }>(
+    "select inhrelid::regclass::text as name from pg_inherits where inhparent = 'history'::regclass order by 1 desc limit 1",
+    { type: QueryTypes.SELECT },
+  );
+  return row?.name ?? "";
+}
