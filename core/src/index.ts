@@ -94,6 +94,7 @@ export { visitStanding, type VisitStanding } from "./visits/standing";
 export { place, type Place } from "./places/place";
 export { VISIT_VERSION, visitState, type VisitState } from "./visits/state";
 export { countOf } from "./wording/count";
+export { showCustomer } from "./wording/customer";
 export {
   addDays,
   dayOf,

@@ -1,7 +1,7 @@
 import { useRouter } from "expo-router";
 import { StyleSheet, View } from "react-native";
 import { CarFront, MapPin, UserRound } from "../ui/icons";
-import { accessAt, carMarks, mainPlace, priceWorkOrder, showMoney, showPlace } from "@mechanon/core";
+import { accessAt, carMarks, mainPlace, priceWorkOrder, showMoney, showPlace, showCustomer } from "@mechanon/core";
 import type { WorkOrderView } from "@mechanon/contract";
 import { ContactLinks } from "../customers/ContactLinks";
 import { useRight } from "../session/useSession";
@@ -12,7 +12,6 @@ import { Row } from "../ui/Row";
 import { SPACE } from "../ui/theme";
 import { Words } from "../ui/Words";
 import { SwapPart } from "./SwapPart";
-import { customerName } from "../customers/customerName";
 
 /** What the sheet is about: the customer, the car, the margin. A short row of links on a phone. */
 export function Context({ view, isUnsent, isWide }: { view: WorkOrderView; isUnsent: boolean; isWide: boolean }) {
@@ -57,7 +56,7 @@ export function Context({ view, isUnsent, isWide }: { view: WorkOrderView; isUns
   ).filter((fact): fact is [string, string] => Boolean(fact[1]));
   return (
     <View style={styles.panel}>
-      <Heading level={2}>{customerName(customer)}</Heading>
+      <Heading level={2}>{showCustomer(customer)}</Heading>
       {links}
       {place ? (
         <View style={styles.place}>

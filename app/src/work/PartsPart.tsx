@@ -25,6 +25,7 @@ import { Notice } from "../ui/Notice";
 import { SPACE } from "../ui/theme";
 import { Waiting } from "../ui/Waiting";
 import { Words } from "../ui/Words";
+import { beingOrdered } from "./beingOrdered";
 
 const STATUS_WORDS: Record<PartStatus, string> = {
   needed: "To be ordered",
@@ -41,9 +42,8 @@ export function PartsPart({ view, isUnsent }: { view: WorkOrderView; isUnsent: b
   const needed = approvedParts(state, "needed");
   const ordered = approvedParts(state, "ordered");
   const out = view.requests.filter(({ kind }) => kind === "partsOrder");
-  const isOut = (lineId: string): boolean =>
-    out.some(({ status, lineIds }) => status === "asked" && lineIds.includes(lineId));
-  const toOrder = needed.filter(({ id }) => !isOut(id));
+  const awaited = beingOrdered(view);
+  const toOrder = needed.filter(({ id }) => !awaited.has(id));
   const rows = approvedJobs(state).flatMap((job) =>
     job.lines.flatMap((line) =>
       line.kind === "part" ? [{ line, status: partStatus(state, job, line), order: lastOrder(state, line.id) }] : [],
@@ -63,7 +63,7 @@ export function PartsPart({ view, isUnsent }: { view: WorkOrderView; isUnsent: b
           </View>
           <View style={styles.grow}>
             <Words strong align="right">
-              {status === "needed" && isOut(line.id) ? "Being ordered" : STATUS_WORDS[status]}
+              {status === "needed" && awaited.has(line.id) ? "Being ordered" : STATUS_WORDS[status]}
             </Words>
             {order ? (
               <Words size="small" tone="muted" align="right" figures>

@@ -9,6 +9,7 @@ import {
   swapWords,
   type ClientWorkOrderCommand,
   type SwapChoice,
+  showCustomer,
 } from "@mechanon/core";
 import { routes, type Vehicle, type WorkOrderView } from "@mechanon/contract";
 import { call } from "../api/call";
@@ -21,7 +22,6 @@ import { useColors } from "../ui/face";
 import { Notice } from "../ui/Notice";
 import { SPACE } from "../ui/theme";
 import { Words } from "../ui/Words";
-import { customerName } from "../customers/customerName";
 
 /** What it is swapped for. */
 type Target =
@@ -139,7 +139,7 @@ export function SwapPart({ view, isUnsent }: { view: WorkOrderView; isUnsent: bo
         <>
           <Words
             strong
-          >{`${view.number}: ${target.kind === "customer" ? customerName(customer) : showVehicle(vehicle)} becomes ${target.name}`}</Words>
+          >{`${view.number}: ${target.kind === "customer" ? showCustomer(customer) : showVehicle(vehicle)} becomes ${target.name}`}</Words>
           {target.kind !== "customer" && (stakes.findings > 0 || stakes.odometerMiles !== null) ? (
             <YesNo
               label="Was the right car looked at?"

@@ -3,7 +3,15 @@ import { ArrowLeft } from "../ui/icons";
 import { useState } from "react";
 import { useHotkeys } from "react-hotkeys-hook";
 import { ScrollView, StyleSheet, View } from "react-native";
-import { approvedJobs, conflictWords, nextAct, nextActLabel, showVehicle, type NextAct } from "@mechanon/core";
+import {
+  approvedJobs,
+  conflictWords,
+  nextAct,
+  nextActLabel,
+  showVehicle,
+  type NextAct,
+  showCustomer,
+} from "@mechanon/core";
 import { errorWords } from "../api/problem";
 import { useNow, useToday } from "../day/useDay";
 import { useBusiness } from "../session/useSession";
@@ -22,6 +30,7 @@ import { useIsWide } from "../ui/useIsWide";
 import { Waiting } from "../ui/Waiting";
 import { Words } from "../ui/Words";
 import { CarFacts } from "../cars/CarFacts";
+import { beingOrdered } from "./beingOrdered";
 import { CheckPart } from "./CheckPart";
 import { Concerns } from "./Concerns";
 import { Context } from "./Context";
@@ -34,7 +43,6 @@ import { SwapPart } from "./SwapPart";
 import { VisitsPart } from "./VisitsPart";
 import { WorkPart } from "./WorkPart";
 import { driveMinutesTo } from "./driveTo";
-import { customerName } from "../customers/customerName";
 
 const TITLES: Record<SheetPart, string> = {
   visits: "Visits",
@@ -57,7 +65,7 @@ export function WorkSheet({ id }: { id: string }) {
   const unsent = useSync((state) => state.pending.some(({ by }) => by === state.personId));
   const [toggled, setToggled] = useState<Partial<Record<SheetPart, boolean>>>({});
   const points = business?.settings.inspection ?? [];
-  const next: NextAct = view ? nextAct(view.state, view.visits, points, now) : { act: "nothing" };
+  const next: NextAct = view ? nextAct(view.state, view.visits, points, now, beingOrdered(view)) : { act: "nothing" };
   const due = partOf(next);
 
   const open = (part: SheetPart): void => setToggled((before) => ({ ...before, [part]: true }));
@@ -139,7 +147,7 @@ export function WorkSheet({ id }: { id: string }) {
   );
   return (
     <View style={styles.columns}>
-      <Screen title={`${view.number} ${customerName(view.customer)}`} foot={foot}>
+      <Screen title={`${view.number} ${showCustomer(view.customer)}`} foot={foot}>
         <View style={styles.head}>
           {isWide ? null : (
             <Press role="link" label="Back to the day" onPress={() => router.navigate("/")} style={styles.back}>
@@ -147,7 +155,7 @@ export function WorkSheet({ id }: { id: string }) {
             </Press>
           )}
           <View style={styles.who}>
-            <Heading level={1}>{customerName(view.customer)}</Heading>
+            <Heading level={1}>{showCustomer(view.customer)}</Heading>
             <Words>{showVehicle(view.vehicle)}</Words>
             <Words tone="muted" figures>
               {`Work order ${view.number}`}

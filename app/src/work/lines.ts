@@ -11,6 +11,7 @@ import {
   type InspectionPoint,
 } from "@mechanon/core";
 import type { WorkOrderView } from "@mechanon/contract";
+import { beingOrdered } from "./beingOrdered";
 import type { SheetPart } from "./parts";
 
 const VISIT_WORDS = {
@@ -35,7 +36,10 @@ export function sheetLines(
   const watch = state.findings.filter(({ grade }) => grade === "watch").length;
   const open = openPoints(points, state.findings).length;
   const ordered = approvedParts(state, "ordered").length;
-  const needed = approvedParts(state, "needed").length;
+  const awaited = beingOrdered(view);
+  const wanted = approvedParts(state, "needed");
+  const needed = wanted.filter(({ id }) => !awaited.has(id)).length;
+  const out = wanted.length - needed;
   const agreed = approvedJobs(state);
   const done = agreed.filter(({ finishedAt }) => finishedAt !== null).length;
   const balance = balanceOf(state);
@@ -58,13 +62,19 @@ export function sheetLines(
         ? "No job yet"
         : `${countOf(state.jobs.length, "job")}, ${showMoney(quoteTotalCents(state))}`,
     parts:
-      needed + ordered === 0
+      wanted.length + ordered === 0
         ? state.received.length > 0
           ? agreed.every(({ finishedAt }) => finishedAt !== null)
             ? "All fitted"
             : "All in hand"
           : "None"
-        : [needed > 0 ? `${needed} to order` : "", ordered > 0 ? `${ordered} on order` : ""].filter(Boolean).join(", "),
+        : [
+            needed > 0 ? `${needed} to order` : "",
+            out > 0 ? `${out} being ordered` : "",
+            ordered > 0 ? `${ordered} on order` : "",
+          ]
+            .filter(Boolean)
+            .join(", "),
     work: agreed.length === 0 ? "Nothing agreed yet" : `${done} of ${countOf(agreed.length, "job")} finished`,
     money:
       balance.totalCents === 0

@@ -238,6 +238,11 @@ describe("where it stands", () => {
     expect(nextAct(state, all, POINTS, NOW).act).toBe(act);
   });
 
+  it("waits for the supplier's word instead of ordering again", () => {
+    expect(nextAct(agreed, onSite, POINTS, NOW, new Set(["b2"])).act).toBe("nothing");
+    expect(nextAct(agreed, onSite, POINTS, NOW, new Set(["other"])).act).toBe("orderParts");
+  });
+
   it("tells the way of a part", () => {
     const status = (state: WorkOrderState) =>
       state.jobs[0] ? partStatus(state, state.jobs[0], { id: "b2", quantity: 1 }) : null;

@@ -29,12 +29,14 @@ export type NextAct =
  * @param visits - all visits that serve the work order.
  * @param points - the business's inspection list.
  * @param now - ISO instant; a booked visit is driven to on its day, not before.
+ * @param beingOrdered - part lines that are out with a supplier who has not confirmed yet.
  */
 export function nextAct(
   state: WorkOrderState,
   visits: readonly VisitState[],
   points: readonly InspectionPoint[],
   now: string,
+  beingOrdered: ReadonlySet<string> = NONE,
 ): NextAct {
   const coming = visits
     .filter((visit) => visitStanding(visit) === "booked")
@@ -45,7 +47,8 @@ export function nextAct(
   if (driving) return { act: "arrive", visitId: driving.id };
 
   const unanswered = openJobs(state);
-  const needed = approvedParts(state, "needed").length;
+  const wanted = approvedParts(state, "needed");
+  const needed = wanted.filter(({ id }) => !beingOrdered.has(id)).length;
   const unfinished = approvedJobs(state).filter((job) => job.finishedAt === null).length;
   const due = balanceOf(state).dueCents;
   const pointsLeft = openPoints(points, state.findings).length;
@@ -57,6 +60,8 @@ export function nextAct(
   const ordered = approvedParts(state, "ordered").length;
   if (onSite || (visited && coming.length === 0)) {
     if (ordered > 0) return { act: "receiveParts", parts: ordered };
+    // The supplier's word is waited for.
+    if (wanted.length > needed) return { act: "nothing" };
     if (unfinished > 0) return onSite ? { act: "finishJobs", jobs: unfinished } : { act: "bookVisit" };
     if (due > 0) return { act: "takePayment", dueCents: due };
     if (state.jobs.length === 0) return onSite ? { act: "addJob" } : { act: "bookVisit" };
@@ -72,6 +77,8 @@ export function nextAct(
   if (due > 0) return { act: "takePayment", dueCents: due };
   return state.payments.some(({ status }) => status === "taken") ? { act: "sendReceipt" } : { act: "nothing" };
 }
+
+const NONE: ReadonlySet<string> = new Set();
 
 /** A visit within the next 12 hours is today's to drive to. */
 const SOON_MS = 12 * 60 * 60 * 1000;

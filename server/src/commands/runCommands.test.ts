@@ -1,6 +1,6 @@
 import { QueryTypes } from "sequelize";
 import { v7 as uuid } from "uuid";
-import type { BusinessView, WorkOrderView } from "@mechanon/contract";
+import type { BusinessView, OpenWork, WorkOrderView } from "@mechanon/contract";
 import {
   findOrder,
   startTestServer,
@@ -128,6 +128,12 @@ it("opens a work order before it is known whose it is and for which car, and tak
   const open = await odile.get<{ customer: null; vehicle: null }>(`/api/work-orders/${id}`);
   expect(open.body).toMatchObject({ customer: null, vehicle: null });
   expect((await odile.get<{ customerName: string }>(`/api/work-orders/${id}/receipt`)).body.customerName).toBe("");
+  const [listed] = (await odile.get<OpenWork>("/api/open-work?waitsFor=time")).body.groups;
+  expect(listed?.workOrders.find((order) => order.id === id)).toMatchObject({
+    customerId: null,
+    customerName: "No customer yet",
+    vehicleName: "No car yet",
+  });
   const { body } = await send([sent({ type: "changeCustomer", customerId: known.customerId, keepAnswers: true })], id);
   expect(body.change?.parties?.customer?.name).toBe(known.customerName);
 });

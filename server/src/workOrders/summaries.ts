@@ -1,4 +1,4 @@
-import { showVehicle } from "@mechanon/core";
+import { showCustomer, showVehicle } from "@mechanon/core";
 import type { WorkOrderSummary } from "@mechanon/contract";
 import type { Sequelize } from "sequelize";
 import { askPrepared } from "../db/askPrepared";
@@ -13,7 +13,12 @@ export type SummaryRow = Omit<WorkOrderSummary, "vehicleName"> & {
 };
 
 export function toSummary({ hasVehicle, year, make, model, ...summary }: SummaryRow): WorkOrderSummary {
-  return { ...summary, vehicleName: showVehicle(hasVehicle ? { year, make, model } : null) };
+  const { customerId, customerName: name } = summary;
+  return {
+    ...summary,
+    customerName: showCustomer(customerId === null ? null : { name }),
+    vehicleName: showVehicle(hasVehicle ? { year, make, model } : null),
+  };
 }
 
 const PAST_PAGE = 20;
