@@ -24,6 +24,8 @@ const CONNECTIONS = 10;
 const ROUNDS = 5;
 const ROUND_SECONDS = 3;
 const COMMANDS = 150;
+/** Not counted: both programs compile what they run often only after a while. */
+const WARM_UP = 60;
 const LIBRARY_COPIES = 100;
 const ADMIN = process.env.PG_ADMIN_URL ?? "";
 const SAMPLE = join(__dirname, "..", "testing", "samples", "before-ground.sql.gz");
@@ -47,9 +49,11 @@ async function benchCommands(beside: string | undefined): Promise<void> {
       const before = readTicks();
       const mine: number[] = [];
       const theirs: number[] = [];
-      for (let run = 0; run < COMMANDS; run++) {
-        mine.push(await ours.command(name));
-        if (older) theirs.push(await older.command(name));
+      for (let run = -WARM_UP; run < COMMANDS; run++) {
+        const [own, other] = [await ours.command(name), await older?.command(name)];
+        if (run < 0) continue;
+        mine.push(own);
+        if (other !== undefined) theirs.push(other);
       }
       const figure = { figure: `${name}, ${size} library jobs`, ...spread(mine), unit: "ms" };
       const olderMedian = theirs.length > 0 ? spread(theirs).median : null;
