@@ -28,5 +28,7 @@ export const changeEvent = z.object({
   kind: z.enum(["workOrder", "visit"]),
   id: z.string(),
   revision: z.number().int(),
+  /** Of a visit: the work orders it serves. */
+  workOrderIds: z.array(z.string()).optional(),
 });
 export type ChangeEvent = z.infer<typeof changeEvent>;

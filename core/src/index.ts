@@ -72,7 +72,6 @@ export { driveMinutes, milesBetween } from "./schedule/driveMinutes";
 export {
   businessSettings,
   upgradeSettings,
-  LIST_NAMES,
   type ListName,
   concernPhrase,
   newcomerSettings,
@@ -88,11 +87,11 @@ export { mergeLists } from "./settings/mergeLists";
 export { normalizePlate, type Plate } from "./vehicles/plate";
 export { applyVisitCommand } from "./visits/applyVisitCommand";
 export { visitCommand, type VisitCommand } from "./visits/commands";
-export { upgradeVisit, type StoredVisit } from "./visits/upgradeVisit";
+export { upgradeVisit } from "./visits/upgradeVisit";
 export type { VisitRefusal } from "./visits/refusals";
 export { visitStanding, type VisitStanding } from "./visits/standing";
 export { place, type Place } from "./places/place";
-export { VISIT_VERSION, visitState, type VisitState } from "./visits/state";
+export { visitState, type VisitState } from "./visits/state";
 export { countOf } from "./wording/count";
 export { showCustomer } from "./wording/customer";
 export {
@@ -117,7 +116,6 @@ export { jobTotals, quoteTotalCents } from "./quoting/totals";
 export { applyCommand } from "./workOrders/applyCommand";
 export type { CommandContext } from "./commands/context";
 export { Refusal } from "./commands/refusal";
-export type { CommandKind, Need } from "./commands/rule";
 export {
   clientWorkOrderCommand,
   ruleOf,
@@ -128,18 +126,17 @@ export {
 } from "./workOrders/commands";
 export { nextAct, type NextAct } from "./workOrders/nextAct";
 export { approvedParts, partStatus, quantityToBuy, quantityToCome, type PartStatus } from "./sourcing/partStatus";
-export { orderedQuantity, receivedQuantity } from "./sourcing/ordered";
 export { REFUSAL_CODES, conflictWords, isRefusalCode, refusalWords, type RefusalCode } from "./workOrders/refusals";
-export { ANSWERS, type Answer, type Job, type QuoteSlice } from "./quoting/slice";
+export { ANSWERS, type Answer, type Job } from "./quoting/slice";
 export type { Approval, Signature } from "./approvals/slice";
 export type { Concern } from "./concerns/slice";
 export type { Conflict } from "./conflicts/slice";
 export { GRADES, type Finding, type Grade } from "./inspection/slice";
 export type { Payment } from "./payments/slice";
 export type { PartsOrder } from "./sourcing/slice";
-export { WORK_ORDER_VERSION, workOrderState, type WorkOrderState } from "./workOrders/state";
+export { workOrderState, type WorkOrderState } from "./workOrders/state";
 export { upgradeCommand } from "./workOrders/upgradeCommand";
-export { upgradeWorkOrder, type StoredWorkOrder } from "./workOrders/upgradeWorkOrder";
+export { upgradeWorkOrder } from "./workOrders/upgradeWorkOrder";
 export { fillGaps, gapsOf } from "./concerns/gaps";
 export { priceToday } from "./quoting/priceToday";
 export {

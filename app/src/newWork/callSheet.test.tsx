@@ -399,7 +399,11 @@ it("says that the mechanic is busy, keeps the work order, and books on purpose",
     [`POST /api/visits/${visitId}/commands`]: (asked) => {
       const { commands } = asked.body as { commands: { command: { allowOverlap: boolean } }[] };
       return {
-        body: { outcomes: outcome(asked, commands[0]?.command.allowOverlap ? null : "visit/overlaps"), visit: null },
+        body: {
+          outcomes: outcome(asked, commands[0]?.command.allowOverlap ? null : "visit/overlaps"),
+          visit: null,
+          revision: 0,
+        },
       };
     },
   });

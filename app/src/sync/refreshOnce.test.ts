@@ -6,8 +6,8 @@ afterEach(() => jest.useRealTimers());
 it("looks again once for a change, whoever tells of it and however far apart", () => {
   const refresh = jest.fn();
   const once = new RefreshOnce(refresh);
-  once.tell({ id: "order-1", revision: 2 });
-  once.tell({ id: "order-1", revision: 2 });
+  expect(once.tell({ id: "order-1", revision: 2 })).toBe(true);
+  expect(once.tell({ id: "order-1", revision: 2 })).toBe(false);
   jest.runAllTimers();
   once.tell({ id: "order-1", revision: 2 });
   jest.runAllTimers();

@@ -18,9 +18,10 @@ export class RefreshOnce {
 
   constructor(private readonly refresh: () => void) {}
 
-  tell({ id, revision }: Changed): void {
+  /** @returns false when it was told before. */
+  tell({ id, revision }: Changed): boolean {
     const key = `${id}/${revision}`;
-    if (revision > 0 && this.told.has(key)) return;
+    if (revision > 0 && this.told.has(key)) return false;
     this.told.add(key);
     const [oldest] = this.told;
     if (this.told.size > MOST_REMEMBERED && oldest !== undefined) this.told.delete(oldest);
@@ -28,6 +29,7 @@ export class RefreshOnce {
       this.timer = undefined;
       this.refresh();
     }, TOGETHER_MS);
+    return true;
   }
 
   stop(): void {

@@ -147,6 +147,7 @@ it("takes a visit in as the server has it, and tells the lists once", async () =
       body: {
         outcomes: outcomesOf(asked).map(({ id }) => ({ id, outcome: "applied", refusal: null, conflicts: [] })),
         visit,
+        revision: 4,
       },
     }),
   });
@@ -154,7 +155,7 @@ it("takes a visit in as the server has it, and tells the lists once", async () =
   sendVisitCommand("v1", "order-1", { type: "arrive" });
   await settled();
   expect(useSync.getState().views["order-1"]?.visits).toEqual([visit]);
-  expect(changed.mock.calls).toEqual([[{ id: "v1", revision: 0 }]]);
+  expect(changed.mock.calls).toEqual([[{ id: "v1", revision: 4 }]]);
   expect(server.asked).toHaveLength(1);
 });
 

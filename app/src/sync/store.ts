@@ -216,10 +216,13 @@ async function sendBatch(batch: Pending[]): Promise<void> {
       item.kind === "visit" ? [{ id: item.id, at: item.at, command: item.command }] : [],
     );
     const answer = await call(routes.sendVisitCommands, { params: { id: first.target }, body: { commands } });
-    const { visit } = answer;
+    const { visit, revision } = answer;
+    // "On my way" leaves a text on the work order, which only the server can show.
+    const isTold = batch.some(({ command }) => command.type === "setOff");
     const known = useSync.getState().views[first.workOrderId];
-    finish(answer.outcomes, known && visit ? withVisit(known, visit) : null);
-    if (visit) onChanged({ id: visit.id, revision: 0 });
+    if (isTold) finish(answer.outcomes, await call(routes.getWorkOrder, { params: { id: first.workOrderId } }));
+    else finish(answer.outcomes, known && visit ? withVisit(known, visit) : null);
+    if (visit) onChanged({ id: visit.id, revision });
   }
   await persist();
 }

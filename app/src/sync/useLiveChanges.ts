@@ -1,6 +1,6 @@
 import { useQueryClient } from "@tanstack/react-query";
 import { useEffect } from "react";
-import { changeEvent } from "@mechanon/contract";
+import { changeEvent, type ChangeEvent, type WorkOrderView } from "@mechanon/contract";
 import { RefreshOnce } from "./refreshOnce";
 import { loadWorkOrder, resumeSync, retryNow, useSync } from "./store";
 
@@ -19,12 +19,11 @@ export function useLiveChanges(personId: string | null): void {
     source.onmessage = ({ data }: MessageEvent<string>) => {
       const change = changeEvent.safeParse(JSON.parse(data));
       if (!change.success) return;
+      const isNews = lists.tell(change.data);
       const { views, pending } = useSync.getState();
-      const known = change.data.kind === "workOrder" ? views[change.data.id] : undefined;
-      // Our own command comes back with its answer; only what others did has to be fetched.
-      if (known && pending.length === 0 && (change.data.revision === 0 || change.data.revision > known.revision))
-        void loadWorkOrder(change.data.id).catch(() => undefined);
-      lists.tell(change.data);
+      // What was done here comes back with its answer; only what others did has to be fetched.
+      if (pending.length > 0) return;
+      for (const id of staleBy(change.data, isNews, views)) void loadWorkOrder(id).catch(() => undefined);
     };
     const wake = (): void => retryNow();
     window.addEventListener("online", wake);
@@ -34,4 +33,15 @@ export function useLiveChanges(personId: string | null): void {
       window.removeEventListener("online", wake);
     };
   }, [personId, queries]);
+}
+
+/** The work orders on this device that a change made older than the server's. */
+function staleBy(
+  { kind, id, revision, workOrderIds = [] }: ChangeEvent,
+  isNews: boolean,
+  views: Readonly<Record<string, WorkOrderView>>,
+): string[] {
+  if (kind === "visit") return isNews ? workOrderIds.filter((served) => views[served]) : [];
+  const known = views[id];
+  return known && (revision === 0 || revision > known.revision) ? [id] : [];
 }

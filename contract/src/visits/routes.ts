@@ -22,7 +22,12 @@ export const visitRoutes = {
     summary: "Commands to a visit: book, move, cancel, set off, arrive, leave",
     params: idParams,
     body: z.strictObject({ commands: z.array(visitEnvelope).min(1).max(100) }),
-    answer: z.object({ outcomes: z.array(commandOutcome), visit: visitState.nullable() }),
+    answer: z.object({
+      outcomes: z.array(commandOutcome),
+      visit: visitState.nullable(),
+      /** 0: there is no such visit. */
+      revision: z.number().int(),
+    }),
   }),
   getDay: route({
     method: "get",

@@ -33,7 +33,7 @@ export interface Ran<State> {
  * They are stored together. Where that cannot be done they are stored one by one, each behind a savepoint, and the one
  * that cannot be stored is refused alone.
  *
- * @param within - what else is to be done in the same transaction, or not at all.
+ * @param within - what else is to be done in the same transaction, or not at all; what it throws undoes all.
  */
 export async function runCommands<State, Command extends { type: string }>(
   deps: CommandDeps,
@@ -41,12 +41,12 @@ export async function runCommands<State, Command extends { type: string }>(
   aggregate: Aggregate<State, Command>,
   id: string,
   sent: readonly SentCommand<Command>[],
-  within: (transaction: Transaction) => Promise<void> = async () => undefined,
+  within: (transaction: Transaction, outcomes: readonly CommandOutcome[]) => Promise<void> = async () => undefined,
 ): Promise<Ran<State>> {
   const attempt = (oneByOne: boolean): Promise<Ran<State>> =>
     deps.db.transaction(async (transaction) => {
       const ran = await new Batch(deps, scope, aggregate, id, transaction).run(sent, oneByOne);
-      await within(transaction);
+      await within(transaction, ran.outcomes);
       return ran;
     });
   for (let tries = 1; ; tries++) {

@@ -7,8 +7,8 @@ import { runVisitCommands } from "./service";
 
 export function visitRoutes(router: Router, deps: Deps, scopeOf: ScopeOf): void {
   mount(router, routes.sendVisitCommands, scopeOf, async ({ scope, params, body }) => {
-    const { outcomes, after } = await runVisitCommands(deps, scope, params.id, body.commands);
-    return { outcomes, visit: after };
+    const { outcomes, after, revision } = await runVisitCommands(deps, scope, params.id, body.commands);
+    return { outcomes, visit: after, revision };
   });
   mount(router, routes.getDay, scopeOf, async ({ scope, query: { date } }) => ({
     date,

@@ -105,7 +105,7 @@ it("hears at once of what others change", async () => {
   const reader = response.body?.getReader();
   let heard = "";
   const listening = (async () => {
-    while (!heard.includes('"workOrder"')) heard += new TextDecoder().decode((await reader?.read())?.value);
+    while (!heard.includes('"workOrderIds"')) heard += new TextDecoder().decode((await reader?.read())?.value);
   })();
   await send(uuid(), book(700, 730));
   await listening;

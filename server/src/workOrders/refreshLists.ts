@@ -15,11 +15,9 @@ const SERVED = `
 const REFRESH = `
   update work_orders w set waits_for = given."waitsFor", waits_since = given."waitsSince"
   from jsonb_to_recordset($2::jsonb) as given (id uuid, "waitsFor" text, "waitsSince" timestamptz)
-  where w.business_id = $1 and w.id = given.id
-  returning pg_notify('mechanon_changes', json_build_object('businessId', w.business_id, 'kind', 'workOrder', 'id', w.id,
-    'revision', w.revision)::text)`;
+  where w.business_id = $1 and w.id = given.id`;
 
-/** Brings what lists ask of work orders up to date after a visit of theirs changed, and tells whoever shows them. */
+/** Brings what lists ask of work orders up to date after a visit of theirs changed; the visit itself is told of. */
 export async function refreshLists(
   db: Sequelize,
   businessId: string,

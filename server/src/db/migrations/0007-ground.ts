@@ -406,7 +406,7 @@ begin
       select business, visit, served::uuid from jsonb_array_elements_text(state_now->'workOrderIds') served
       on conflict do nothing;
     perform pg_notify('mechanon_changes', json_build_object('businessId', business, 'kind', 'visit', 'id', visit,
-      'revision', (changed->>'revision')::integer)::text);
+      'revision', (changed->>'revision')::integer, 'workOrderIds', state_now->'workOrderIds')::text);
   end if;
   perform store_history(business, 'visit', visit, person, sent);
 end $$;
