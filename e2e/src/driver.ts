@@ -7,6 +7,9 @@ export const PHONE = { name: "phone", width: 390, height: 844 } as const;
 export const WIDE = { name: "wide", width: 1280, height: 800 } as const;
 export type Viewport = typeof PHONE | typeof WIDE;
 
+/** `CPU_SLOWED=4` makes the browser so many times slower, as a machine may be that these journeys run on. */
+const SLOWED = Number(process.env.CPU_SLOWED ?? 1);
+
 /** Debian's Chromium, without the traffic of its own. @param more - further switches. */
 export function launchBrowser(more: readonly string[] = []): Promise<Browser> {
   return chromium.launch({
@@ -36,7 +39,11 @@ export class Driver {
   static async open(browser: Browser, viewport: Viewport, url: string): Promise<Driver> {
     const context = await browser.newContext({ viewport, reducedMotion: "reduce", hasTouch: viewport === PHONE });
     const page = await context.newPage();
-    page.setDefaultTimeout(15_000);
+    page.setDefaultTimeout(15_000 * SLOWED);
+    if (SLOWED > 1) {
+      const session = await context.newCDPSession(page);
+      await session.send("Emulation.setCPUThrottlingRate", { rate: SLOWED });
+    }
     await page.goto(url);
     return new Driver(page, context, viewport);
   }
