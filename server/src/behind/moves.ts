@@ -37,12 +37,12 @@ export const moveRequests = batches(
    ), charges as (
      delete from card_charges where ctid = any(array(select ctid from card_charges limit ${BATCH})) returning *
    ), requests as (
-     insert into external_requests (business_id, id, kind, work_order_id, supplier_id, amount_cents, status, person_id, asked_at, settled_at)
-     select o.business_id, o.id, 'partsOrder', o.work_order_id, 'gull-harbor', null::bigint,
+     insert into external_requests (business_id, id, kind, key, work_order_id, supplier_id, amount_cents, status, person_id, asked_at, settled_at)
+     select o.business_id, o.id, 'partsOrder', o.id::text, o.work_order_id, 'gull-harbor', null::bigint,
        case o.status when 'confirmed' then 'done' else 'refused' end, (w.state->>'openedBy')::uuid, o.asked_at, o.asked_at
        from orders o join work_orders w on w.business_id = o.business_id and w.id = o.work_order_id
      union all
-     select c.business_id, c.id, 'cardCharge', c.work_order_id, null, c.amount_cents,
+     select c.business_id, c.id, 'cardCharge', c.id::text, c.work_order_id, null, c.amount_cents,
        case c.status when 'taken' then 'done' else 'refused' end, (w.state->>'openedBy')::uuid, c.asked_at, c.asked_at
        from charges c join work_orders w on w.business_id = c.business_id and w.id = c.work_order_id
      on conflict do nothing

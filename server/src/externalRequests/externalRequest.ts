@@ -13,6 +13,8 @@ export interface RequestedLine {
 export interface ExternalRequest {
   id: string;
   kind: "partsOrder" | "cardCharge";
+  /** What the other side knows it by. */
+  key: string;
   workOrderId: string;
   supplierId: string | null;
   amountCents: number | null;
@@ -23,13 +25,13 @@ export interface ExternalRequest {
   lines: RequestedLine[];
 }
 
-/** What the other side knows a request by: ids of two businesses may be the same. */
+/** What the other side will know a request by: ids of two businesses may be the same. */
 export function keyOf(businessId: string, id: string): string {
   return `${businessId}/${id}`;
 }
 
 const FIND = `
-  select r.id, r.kind, r.work_order_id as "workOrderId", r.supplier_id as "supplierId", r.amount_cents as "amountCents",
+  select r.id, r.kind, r.key, r.work_order_id as "workOrderId", r.supplier_id as "supplierId", r.amount_cents as "amountCents",
     r.status, r.person_id as "personId", iso(r.asked_at) as "askedAt",
     (select coalesce(json_agg(json_build_object('lineId', l.line_id, 'partNumber', l.part_number, 'quantity', l.quantity,
       'costCents', l.cost_cents) order by l.line_id), '[]')

@@ -1,7 +1,7 @@
 import { v7 as uuid } from "uuid";
 import { OutsideError } from "../outside/http";
 import { approvedParts, jobTotals, quantityToBuy } from "@mechanon/core";
-import type { WorkOrderView } from "@mechanon/contract";
+import type { BusinessView, WorkOrderView } from "@mechanon/contract";
 import {
   findOrder,
   sendCommand,
@@ -57,6 +57,13 @@ const order = (
 const filled = async (): Promise<number> =>
   ((await (await fetch(`${server.running.deps.config.standinsUrl}/suppliers/gull-harbor/orders`)).json()) as unknown[])
     .length;
+/** What the supplier knows its orders by. */
+const filledKeys = async (): Promise<string[]> =>
+  (
+    (await (await fetch(`${server.running.deps.config.standinsUrl}/suppliers/gull-harbor/orders`)).json()) as {
+      key: string;
+    }[]
+  ).map(({ key }) => key);
 const charged = async (): Promise<number> =>
   ((await (await fetch(`${server.running.deps.config.standinsUrl}/terminal/charges`)).json()) as unknown[]).length;
 
@@ -82,6 +89,8 @@ describe("parts", () => {
     ).toMatchObject([{ supplierId: "gull-harbor", supplier: "Gull Harbor Parts", items: [{ quantity: 2 }] }]);
     expect(settled.state.conflicts.filter(({ code }) => code === "part/ordered-twice")).toEqual([]);
     expect((await filled()) - before).toBe(1);
+    const { id: businessId } = (await odile.get<BusinessView>("/api/business")).body;
+    for (const key of await filledKeys()) expect(key.startsWith(`${businessId}/`)).toBe(true);
   });
 
   it("are ordered once by two phones at once, and the other is told", async () => {

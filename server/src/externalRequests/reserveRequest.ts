@@ -6,8 +6,8 @@ export const SETTLE_TASK = "settleRequest";
 
 const RESERVE = `
   with request as (
-    insert into external_requests (business_id, id, kind, work_order_id, supplier_id, amount_cents, status, person_id)
-    values ($1, $2, $3, $4, $5, $6, 'asked', $7)
+    insert into external_requests (business_id, id, kind, key, work_order_id, supplier_id, amount_cents, status, person_id)
+    values ($1, $2, $3, $9, $4, $5, $6, 'asked', $7)
     -- One that never reached the other side is sent again under the same id.
     on conflict (business_id, id) do update set status = 'asked', settled_at = null, answer = null, asked_at = now()
     returning business_id, id, work_order_id
@@ -38,8 +38,8 @@ export async function reserveRequest(
   settleAfterMs: number,
   transaction: Transaction,
 ): Promise<void> {
-  const { id, kind, workOrderId, supplierId, amountCents, personId, lines } = request;
-  const values = [businessId, id, kind, workOrderId, supplierId, amountCents, personId, settleAfterMs / 1000];
+  const { id, kind, key, workOrderId, supplierId, amountCents, personId, lines } = request;
+  const values = [businessId, id, kind, workOrderId, supplierId, amountCents, personId, settleAfterMs / 1000, key];
   await askPrepared(db, RESERVE, values, transaction);
   if (lines.length > 0)
     await askPrepared(db, RESERVE_LINES, [businessId, id, workOrderId, JSON.stringify(lines)], transaction);

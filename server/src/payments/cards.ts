@@ -35,8 +35,7 @@ export async function takeCard(
 ): Promise<CardResult> {
   const { businessId } = scope;
   const request = await reserve(deps, scope, workOrderId, paymentId, amountCents);
-  if (request.status === "asked")
-    await recordChargeAnswer(deps, businessId, request, await askTerminal(deps, businessId, request));
+  if (request.status === "asked") await recordChargeAnswer(deps, businessId, request, await askTerminal(deps, request));
   const workOrder = await viewWorkOrder(deps, scope, workOrderId);
   const payment = workOrder.state.payments.find(({ id }) => id === paymentId);
   if (!payment)
@@ -53,7 +52,7 @@ export async function settleCharge(
   businessId: string,
   request: ExternalRequest,
 ): Promise<void> {
-  const answer = await deps.outside.cardTerminal.settle(keyOf(businessId, request.id));
+  const answer = await deps.outside.cardTerminal.settle(request.key);
   await recordChargeAnswer(deps, businessId, request, answer);
 }
 
@@ -109,6 +108,7 @@ async function reserve(
     const request = {
       id: paymentId,
       kind: "cardCharge" as const,
+      key: keyOf(businessId, paymentId),
       workOrderId,
       supplierId: null,
       amountCents,
@@ -122,11 +122,10 @@ async function reserve(
 
 async function askTerminal(
   { outside }: ChargeDeps,
-  businessId: string,
-  { id, amountCents, workOrderId }: ExternalRequest,
+  { key, amountCents, workOrderId }: ExternalRequest,
 ): Promise<ChargeAnswer> {
   try {
-    return await outside.cardTerminal.charge(keyOf(businessId, id), amountCents ?? 0, workOrderId);
+    return await outside.cardTerminal.charge(key, amountCents ?? 0, workOrderId);
   } catch (error) {
     if (error instanceof OutsideError)
       throw new AppError(

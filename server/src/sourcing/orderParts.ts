@@ -54,7 +54,7 @@ export async function orderParts(
     () =>
       outside.suppliers.order(
         request.supplierId ?? "",
-        keyOf(businessId, request.id),
+        request.key,
         request.lines.map(({ partNumber, quantity, costCents }) => ({ partNumber, quantity, costCents })),
       ),
     "The parts are kept for this order, and it is asked by itself what became of it; nothing is ordered twice.",
@@ -70,7 +70,7 @@ export async function settleOrder(
   businessId: string,
   request: ExternalRequest,
 ): Promise<void> {
-  const answer = await deps.outside.suppliers.settle(request.supplierId ?? "", keyOf(businessId, request.id));
+  const answer = await deps.outside.suppliers.settle(request.supplierId ?? "", request.key);
   await recordOrderAnswer(deps, businessId, request, answer);
 }
 
@@ -133,6 +133,7 @@ async function reserve(
     const request = {
       id: wanted.orderId,
       kind: "partsOrder" as const,
+      key: keyOf(businessId, wanted.orderId),
       workOrderId,
       supplierId: supplier.id,
       amountCents: null,

@@ -96,6 +96,27 @@ it("tells the customer once that the mechanic is on the way, and lists the day i
   expect((await odile.get<{ visits: DayVisit[] }>(`/api/day?date=${addDays(FREE_DAY, 1)}`)).body.visits).toEqual([]);
 });
 
+it("looks for other visits of a mechanic in an index, however many there are", async () => {
+  const { db } = server.running.deps;
+  const plan = await until(
+    () =>
+      db.transaction(async (transaction) => {
+        // So small a table would be read through.
+        await db.query("set local enable_seqscan = off", { transaction });
+        await db.query("set local enable_indexscan = on", { transaction });
+        const [rows] = await db.query(
+          `explain select from visits where business_id = '${uuid()}' and mechanic_id = '${mechanicId}'
+             and tstzrange(starts_at, ends_at) && tstzrange(now(), now() + interval '1 hour')
+             and not cancelled and left_at is null and state->>'leftAt' is null`,
+          { transaction },
+        );
+        return JSON.stringify(rows);
+      }),
+    (text) => text.includes("visits_busy"),
+  );
+  expect(plan).not.toContain("Seq Scan");
+});
+
 it("hears at once of what others change", async () => {
   const controller = new AbortController();
   const response = await fetch(`${server.running.url}/api/events`, {

@@ -135,6 +135,8 @@ create table external_requests (
   business_id uuid not null references businesses,
   id uuid not null,
   kind text not null check (kind in ('partsOrder', 'cardCharge')),
+  -- What the other side knows it by: of before, the id alone.
+  key text not null,
   work_order_id uuid not null,
   supplier_id text,
   amount_cents bigint,
@@ -170,16 +172,16 @@ create table external_request_lines (
 create unique index external_request_lines_reserved
   on external_request_lines (business_id, work_order_id, line_id) where is_reserved;
 -- What is not settled moves now; the rest, which only tells of the past, behind the server.
-insert into external_requests (business_id, id, kind, work_order_id, supplier_id, status, person_id, asked_at)
-  select o.business_id, o.id, 'partsOrder', o.work_order_id, 'gull-harbor', 'asked', (w.state->>'openedBy')::uuid, o.asked_at
+insert into external_requests (business_id, id, kind, key, work_order_id, supplier_id, status, person_id, asked_at)
+  select o.business_id, o.id, 'partsOrder', o.id::text, o.work_order_id, 'gull-harbor', 'asked', (w.state->>'openedBy')::uuid, o.asked_at
   from part_orders o join work_orders w on w.business_id = o.business_id and w.id = o.work_order_id where o.status = 'asked';
 insert into external_request_lines
   select distinct on (o.business_id, o.work_order_id, item->>'lineId') o.business_id, o.id, o.work_order_id, (item->>'lineId')::uuid,
     item->>'partNumber', (item->>'quantity')::numeric, (item->>'costCents')::bigint, true
   from part_orders o, jsonb_array_elements(o.items) item where o.status = 'asked' and (item->>'quantity')::numeric > 0
   order by o.business_id, o.work_order_id, item->>'lineId', o.asked_at;
-insert into external_requests (business_id, id, kind, work_order_id, amount_cents, status, person_id, asked_at)
-  select c.business_id, c.id, 'cardCharge', c.work_order_id, c.amount_cents, 'asked', (w.state->>'openedBy')::uuid, c.asked_at
+insert into external_requests (business_id, id, kind, key, work_order_id, amount_cents, status, person_id, asked_at)
+  select c.business_id, c.id, 'cardCharge', c.id::text, c.work_order_id, c.amount_cents, 'asked', (w.state->>'openedBy')::uuid, c.asked_at
   from card_charges c join work_orders w on w.business_id = c.business_id and w.id = c.work_order_id where c.status = 'asked'
   on conflict do nothing;
 delete from part_orders where status = 'asked';
