@@ -18,15 +18,13 @@ export function useOpenWork(): {
 } {
   const [pages, setPages] = useState<Pages>({});
   const [busy, setBusy] = useState<Wait | null>(null);
-  const { data, error, refetch } = useQuery({
+  const { data, error, refetch, isPlaceholderData } = useQuery({
     queryKey: ["openWork", pages],
     queryFn: () => load(pages),
     // What is shown stays until the next page is there.
     placeholderData: (before: OpenWork | undefined) => before,
     refetchInterval: 60_000,
   });
-  const loaded = data?.groups.find(({ waitsFor }) => waitsFor === busy);
-  const isBusy = busy !== null && (loaded?.next ?? null) !== null && isShort(loaded, pages[busy] ?? 0);
   return {
     groups: data?.groups,
     error,
@@ -35,15 +33,8 @@ export function useOpenWork(): {
       setBusy(wait);
       setPages((before) => ({ ...before, [wait]: (before[wait] ?? 0) + 1 }));
     },
-    busy: isBusy ? busy : null,
+    busy: isPlaceholderData ? busy : null,
   };
-}
-
-/** Each page as the server cuts them. */
-const PAGE = 40;
-
-function isShort(group: OpenWorkGroup | undefined, pages: number): boolean {
-  return (group?.workOrders.length ?? 0) < (pages + 1) * PAGE;
 }
 
 /** The first page of every kind, and the further ones of those that were opened. */
