@@ -1,1 +1,1 @@
-jest.setTimeout(300_000);
+jest.setTimeout(900_000);

@@ -107,6 +107,21 @@ describe("bodies", () => {
   });
 });
 
+const addingLine = (over: object): object => ({
+  type: "addLine",
+  jobId: ID,
+  line: {
+    id: ID,
+    kind: "labor",
+    description: "Look",
+    hours: 1,
+    rateCents: 1,
+    wageCents: null,
+    paidHours: null,
+    ...over,
+  },
+});
+
 describe("envelopes", () => {
   const wrap = (command: object): object => ({ id: ID, at: AT, command });
   const place = placeAt(48, -122);
@@ -121,22 +136,36 @@ describe("envelopes", () => {
     ["a signature outside its field", answering({ signature: [[1001, 0]] })],
     ["cash of nothing", { type: "takeCash", paymentId: ID, amountCents: 0, tenderedCents: 0 }],
     ["no part", { type: "receiveParts", lineIds: [] }],
-  ])("refuse %s", (_name, command) => {
-    expect(workOrderEnvelope.safeParse(wrap(command)).success).toBe(false);
+    ["half a character", { type: "addConcern", concernId: ID, text: "cut \ud83d", kind: "fault", phraseId: null }],
+    ["a zero in a text", { type: "gradePoint", pointId: "oil", grade: "good", measured: null, note: "a\u0000b" }],
+    ["a line of a book's length", addingLine({ description: "w".repeat(201) })],
+    ["a billion hours", addingLine({ hours: 1e12 })],
+    ["no command", { type: "unheardOf" }],
+  ])("take %s only as what cannot be read, to be refused alone", (_name, command) => {
+    expect(workOrderEnvelope.parse(wrap(command)).command).toEqual({ type: "unreadable" });
   });
 
   it.each([
     ["a measurement", { type: "gradePoint", pointId: "pads", grade: "act", measured: 2.5, note: "worn" }],
     ["an answer", answering({})],
     ["cash with change", { type: "takeCash", paymentId: ID, amountCents: 8712, tenderedCents: 10000 }],
+    ["a line", addingLine({})],
   ])("take %s", (_name, command) => {
-    expect(workOrderEnvelope.safeParse(wrap(command)).success).toBe(true);
+    expect(workOrderEnvelope.parse(wrap(command)).command).toMatchObject({ type: (command as { type: string }).type });
   });
 
   it("take a visit only whole", () => {
-    expect(visitEnvelope.safeParse(wrap({ ...visit, allowOverlap: false })).success).toBe(true);
-    expect(visitEnvelope.safeParse(wrap(visit)).success).toBe(false);
-    expect(visitEnvelope.safeParse(wrap({ ...visit, allowOverlap: false, workOrderIds: [] })).success).toBe(false);
+    const readAs = (given: object): string => visitEnvelope.parse(wrap({ allowOverlap: false, ...given })).command.type;
+    expect(readAs(visit)).toBe("bookVisit");
+    expect(readAs({ ...visit, allowOverlap: undefined })).toBe("unreadable");
+    expect(readAs({ ...visit, workOrderIds: [] })).toBe("unreadable");
+    expect(readAs({ ...visit, startsAt: "0001-01-01T00:00:00.000Z" })).toBe("unreadable");
+    expect(readAs({ ...visit, place: { ...place, street: "w".repeat(201) } })).toBe("unreadable");
+  });
+
+  it("serve a work order once, however often a visit names it", () => {
+    const { command } = visitEnvelope.parse(wrap({ ...visit, allowOverlap: false, workOrderIds: [ID, ID] }));
+    expect(command).toMatchObject({ workOrderIds: [ID] });
   });
 
   it("refuse a time that is no instant", () => {

@@ -1,26 +1,24 @@
 import { z } from "zod";
-import { readPhone, showPhone, type CustomerPhone } from "@mechanon/core";
+import { instant, readPhone, showPhone, text, type CustomerPhone } from "@mechanon/core";
 
 export const idField = z.uuid();
 export const idParams = z.object({ id: idField });
-export const dayField = z.iso.date();
+/** A moment in those years. */
+export const instantField = instant;
+/** A day of the years a business may live in. */
+export const dayField = z.iso
+  .date()
+  .refine((day) => day >= "2000" && day < "2200", "is not in this century or the next");
 
-/** A line of text for one field; control characters are no text. */
-export const textField = (most: number) =>
-  z
-    .string()
-    .trim()
-    .max(most, `at most ${most} characters`)
-    // PostgreSQL cannot store U+0000, and no name holds the other controls.
-    .refine(
-      (value) => !/[\u0000-\u0008\u000B\u000C\u000E-\u001F]/.test(value),
-      "contains characters that cannot be stored",
-    );
+/** A line of text for one field. */
+export const textField = text;
+/** A version that a change is made from. */
+export const versionField = z.number().int().min(1).max(2_000_000_000);
 
 /** A phone in any format, an extension with it or beside it; stored as E.164. */
 export const phoneField = z
   .strictObject({
-    number: z.string().trim().min(1, "a phone number is needed").max(60),
+    number: text(60).min(1, "a phone number is needed"),
     extension: z
       .string()
       .trim()

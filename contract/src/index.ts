@@ -1,4 +1,4 @@
-export { type Me, demoAccount, me, signInBody } from "./access/routes";
+export { type Me, type OwnSession, demoAccount, me, signInBody } from "./access/routes";
 export {
   type Customer,
   type CustomerFields,
@@ -14,7 +14,7 @@ export { emailField, phoneField, textField } from "./fields";
 export { type ReceiptView, receipt } from "./payments/routes";
 export { MOST_PHOTO_BYTES, PHOTO_TYPES } from "./photos";
 export { PROBLEM_STATUS, problem, type Problem, type ProblemCode } from "./problem";
-export { type Method, type Parsed, type Route, type Sent } from "./route";
+export { MOST_JSON_BYTES, type Method, type Parsed, type Route, type Sent } from "./route";
 export { routes } from "./routes";
 export { type Found, type FoundCustomer } from "./search/routes";
 export {

@@ -1,8 +1,7 @@
 import { z } from "zod";
 import { createDocument, type ZodOpenApiOperationObject, type ZodOpenApiPathsObject } from "zod-openapi";
-import { PHOTO_TYPES } from "./photos";
 import { problem } from "./problem";
-import type { Route } from "./route";
+import { MOST_JSON_BYTES, type Route } from "./route";
 import { routes } from "./routes";
 
 /** The OpenAPI 3.1 description of every route, made from the same schemas that check them. */
@@ -32,6 +31,7 @@ function describe(operationId: string, route: Route): ZodOpenApiOperationObject 
   return {
     operationId,
     summary: route.summary,
+    ...(limitsOf(route) === "" ? {} : { description: limitsOf(route) }),
     tags: [route.area],
     security: route.open ? [] : [{ session: [] }],
     requestParams: {
@@ -39,32 +39,33 @@ function describe(operationId: string, route: Route): ZodOpenApiOperationObject 
       ...(route.query ? { query: route.query as z.ZodObject } : {}),
       ...(headers ? { header: headers } : {}),
     },
-    ...(route.body ? { requestBody: { required: true, content: { "application/json": { schema: route.body } } } } : {}),
-    ...(operationId === "startImport"
-      ? {
-          requestBody: {
-            required: true,
-            content: Object.fromEntries(
-              ["text/csv", "text/vcard"].map((type) => [type, { schema: { type: "string" as const } }]),
-            ),
-          },
-        }
-      : {}),
-    ...(operationId === "putPhoto"
-      ? {
-          requestBody: {
-            required: true,
-            content: Object.fromEntries(
-              PHOTO_TYPES.map((type) => [type, { schema: { type: "string" as const, format: "binary" } }]),
-            ),
-          },
-        }
-      : {}),
+    ...bodyOf(route),
     responses: {
       [status]: route.answer
         ? { description: "Done", content: { "application/json": { schema: route.answer } } }
         : { description: "Done" },
       default: { description: "A problem", ...problems },
     },
+  };
+}
+
+/** What of its declaration OpenAPI has no word for. */
+function limitsOf({ right, rate, body, file, mostBytes }: Route): string {
+  const most = file?.mostBytes ?? (body ? (mostBytes ?? MOST_JSON_BYTES) : null);
+  return [
+    right ? `Needs the right: ${right}.` : "",
+    rate ? `At most ${rate.most} times in ${rate.minutes} minutes for each person.` : "",
+    most === null ? "" : `The body has ${most} bytes at most.`,
+  ]
+    .filter(Boolean)
+    .join(" ");
+}
+
+function bodyOf({ body, file }: Route): Pick<ZodOpenApiOperationObject, "requestBody"> {
+  if (body) return { requestBody: { required: true, content: { "application/json": { schema: body } } } };
+  if (!file) return {};
+  const schema = { type: "string" as const, format: "binary" };
+  return {
+    requestBody: { required: true, content: Object.fromEntries(file.types.map((type) => [type, { schema }])) },
   };
 }

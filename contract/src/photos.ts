@@ -12,6 +12,7 @@ export const photoRoutes = {
     area: "photos",
     summary: "Keep a photo (the body is the image); the same id again changes nothing",
     params: idParams,
+    file: { types: PHOTO_TYPES, mostBytes: MOST_PHOTO_BYTES },
     status: 204,
   }),
   getPhoto: route({ method: "get", path: "/api/photos/:id", area: "photos", summary: "A photo", params: idParams }),

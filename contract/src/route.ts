@@ -1,3 +1,4 @@
+import type { Right } from "@mechanon/core";
 import type { z } from "zod";
 
 export type Method = "get" | "post" | "patch" | "delete";
@@ -17,8 +18,18 @@ export interface Route<
   area: string;
   /** Usable without signing in. */
   open?: boolean;
+  /** What whoever asks must be allowed; left out: whoever is signed in. */
+  right?: Right;
   /** Needs an `Idempotency-Key`, so that sending it again makes nothing twice. */
   keyed?: boolean;
+  /** The body is a file: of these types, this large at most. */
+  file?: { types: readonly string[]; mostBytes: number };
+  /** Of a body in JSON; left out: `MOST_JSON_BYTES`. */
+  mostBytes?: number;
+  /** What costs money or reaches somebody: so often a person may ask, in so many minutes. */
+  rate?: { most: number; minutes: number };
+  /** The answer goes on for as long as the asker listens. */
+  stream?: boolean;
   params: P;
   query: Q;
   body: B;
@@ -27,6 +38,9 @@ export interface Route<
   status?: number;
 }
 
+/** Largest body in JSON where a route says nothing else. */
+export const MOST_JSON_BYTES = 64 * 1024;
+
 /** Declares a route; parts that are left out are null. */
 export function route<
   P extends Schema | null = null,
@@ -34,7 +48,21 @@ export function route<
   B extends Schema | null = null,
   R extends Schema | null = null,
 >(
-  declared: Pick<Route, "method" | "path" | "summary" | "area" | "open" | "keyed" | "status"> & {
+  declared: Pick<
+    Route,
+    | "method"
+    | "path"
+    | "summary"
+    | "area"
+    | "open"
+    | "right"
+    | "keyed"
+    | "file"
+    | "mostBytes"
+    | "rate"
+    | "stream"
+    | "status"
+  > & {
     params?: P;
     query?: Q;
     body?: B;

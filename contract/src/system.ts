@@ -20,6 +20,7 @@ export const systemRoutes = {
     path: "/api/events",
     area: "system",
     summary: "Server-sent events: which work orders and visits changed",
+    stream: true,
   }),
 };
 

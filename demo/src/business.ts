@@ -25,6 +25,7 @@ export const PEOPLE = [
 
 export const SETTINGS: BusinessSettings = {
   versions: { concerns: 1, intervals: 1, newcomers: 1 },
+  receiptLinkMonths: 18,
   phone: "+13605550100",
   home: { street: "4 Ropewalk, Larkhaven, WA 98099", latitude: 48.0378, longitude: -122.6049 },
   streets: STREETS,

@@ -28,6 +28,8 @@ export function launchBrowser(more: readonly string[] = []): Promise<Browser> {
 
 /** A person at one screen: taps and letters are counted, and each screen is checked as it is passed. */
 export class Driver {
+  /** What the page's own policy stood in the way of: nothing, or the policy is wrong. */
+  private readonly policyViolations: string[] = [];
   taps = 0;
   letters = 0;
   private constructor(
@@ -44,8 +46,12 @@ export class Driver {
       const session = await context.newCDPSession(page);
       await session.send("Emulation.setCPUThrottlingRate", { rate: SLOWED });
     }
+    const driver = new Driver(page, context, viewport);
+    page.on("console", (message) => {
+      if (message.text().includes("Content Security Policy")) driver.policyViolations.push(message.text());
+    });
     await page.goto(url);
-    return new Driver(page, context, viewport);
+    return driver;
   }
 
   async tap(target: Locator): Promise<void> {
@@ -86,14 +92,17 @@ export class Driver {
     await this.page.screenshot({ path: join(folder, `${this.viewport.name}-${name}.png`) });
   }
 
-  /** Violations of WCAG 2.2 AA on the screen as it stands, by rule and place. */
+  /** Violations of WCAG 2.2 AA on the screen as it stands, by rule and place, and of the page's own policy so far. */
   async violations(): Promise<string[]> {
     const { violations } = await new AxeBuilder({ page: this.page })
       .withTags(["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"])
       .analyze();
-    return violations.flatMap(({ id, nodes }) =>
-      nodes.map((node) => `${id}: ${node.target.join(" ")} ${node.html.slice(0, 160)}`),
-    );
+    return [
+      ...this.policyViolations,
+      ...violations.flatMap(({ id, nodes }) =>
+        nodes.map((node) => `${id}: ${node.target.join(" ")} ${node.html.slice(0, 160)}`),
+      ),
+    ];
   }
 
   async close(): Promise<void> {

@@ -20,19 +20,20 @@ export interface Servers {
   stop(): Promise<void>;
 }
 
-/** Starts everything on a fresh database; needs PG_ADMIN_URL and the built web app. */
+/** Starts everything on a fresh database; needs the addresses ./test sets and the built web app. */
 export async function startServers(): Promise<Servers> {
   const admin = process.env.PG_ADMIN_URL;
   if (!admin) throw new Error("PG_ADMIN_URL is not set; ./test sets it");
   const database = `e2e_${randomBytes(6).toString("hex")}`;
-  await query(admin, `create database ${database}`);
+  await query(admin, `create database ${database} owner mechanon_owner`);
   const [port, standinsPort] = [await freePort(), await freePort()];
   const url = `http://127.0.0.1:${port}`;
   const standins = `http://127.0.0.1:${standinsPort}`;
   const standinsProcess = await run("standins/src/main.ts", { STANDINS_PORT: String(standinsPort) }, "Stand-ins:");
   const env = {
     PORT: String(port),
-    DATABASE_URL: `${admin}/${database}`,
+    DATABASE_URL: `${process.env.PG_SERVER_URL ?? ""}/${database}`,
+    DATABASE_OWNER_URL: `${process.env.PG_OWNER_URL ?? ""}/${database}`,
     STANDINS_URL: standins,
     LOG_LEVEL: "error",
     OUTSIDE_TIMEOUT_MS: "1500",

@@ -5,7 +5,10 @@ import type { S3Place } from "./photos/store/photoStore";
 const environment = z.object({
   PORT: z.coerce.number().int().min(0).max(65535).default(4300),
   HOST: z.string().default("127.0.0.1"),
+  /** As whom the server asks: neither superuser nor owner of the tables. */
   DATABASE_URL: z.string().min(1),
+  /** Who owns the tables: brings them forward, and holds the queue. */
+  DATABASE_OWNER_URL: z.string().min(1),
   /** Where a customer's phone reaches the server; links in messages start with it. */
   PUBLIC_URL: z.string().optional(),
   STANDINS_URL: z.string().default("http://127.0.0.1:4301"),
@@ -27,6 +30,7 @@ export interface Config {
   port: number;
   host: string;
   databaseUrl: string;
+  databaseOwnerUrl: string;
   publicUrl: string;
   standinsUrl: string;
   webDir: string;
@@ -46,6 +50,7 @@ export function readConfig(env: Readonly<Record<string, string | undefined>>): C
     port: read.PORT,
     host: read.HOST,
     databaseUrl: read.DATABASE_URL,
+    databaseOwnerUrl: read.DATABASE_OWNER_URL,
     publicUrl: read.PUBLIC_URL ?? `http://127.0.0.1:${read.PORT}`,
     standinsUrl: read.STANDINS_URL,
     webDir: read.WEB_DIR,

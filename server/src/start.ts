@@ -1,22 +1,29 @@
 import { readFileSync } from "node:fs";
 import type { Server } from "node:http";
 import pino from "pino";
+import { QueryTypes } from "sequelize";
 import { readVinTable } from "@mechanon/core/vin";
 import { hashPassword } from "./access/passwords";
 import { SignInTries } from "./access/tries";
 import type { Config } from "./config";
 import { connect } from "./db/connect";
+import { grantServer, requireOwnRowsOnly } from "./db/grants";
 import { migrate } from "./db/migrate";
 import { defineModels } from "./db/models";
-import { loadDemoIfEmpty } from "./demo/load";
+import { ofBusiness } from "./db/ofBusiness";
+import { loadDemo } from "./demo/load";
 import { ChangeListener } from "./events/listener";
 import { createApp } from "./http/app";
 import { connectOutside } from "./outside/outside";
 import { openPhotoStore } from "./photos/store/openStore";
 import { startWorker } from "./queue/worker";
 import type { Deps } from "./scope";
-import { indexOutdated } from "./search/indexCustomers";
+import { businessesOutdated, indexOutdated } from "./search/indexCustomers";
 import { RulesCache } from "./settings/rulesCache";
+
+/** What a slow sender is given for its headers, and for all of a request. */
+const HEADERS_MS = 15_000;
+const REQUEST_MS = 300_000;
 
 export interface Running {
   url: string;
@@ -29,9 +36,10 @@ export async function start(config: Config, now: () => Date = () => new Date()):
   // What a statement was given is people's data, and none of a log's business.
   const hidden = ["err.parameters", "err.parent.parameters", "err.original.parameters"];
   const log = pino({ level: config.logLevel, redact: { paths: hidden, remove: true } });
+  const outdated = await bringForward(config);
   const db = connect(config.databaseUrl);
+  await requireOwnRowsOnly(db);
   defineModels(db);
-  await migrate(db, config.databaseUrl);
   const deps: Deps = {
     config,
     db,
@@ -41,14 +49,16 @@ export async function start(config: Config, now: () => Date = () => new Date()):
     rules: new RulesCache(db),
     log,
   };
-  await loadDemoIfEmpty(deps, now());
-  await indexOutdated(db);
-  const tries = await SignInTries.create(db);
+  if (outdated.isEmpty) await loadDemo(deps, now());
+  for (const businessId of outdated.businesses) await ofBusiness(businessId, () => indexOutdated(db, businessId));
+  const tries = new SignInTries(db);
   const listener = new ChangeListener(config.databaseUrl, log);
   await listener.start();
   const worker = await startWorker(deps);
   const app = createApp(deps, { tries, listener, dummyHash: await hashPassword("nobody has this password") });
   const server = await listen(app.listen(config.port, config.host));
+  server.headersTimeout = HEADERS_MS;
+  server.requestTimeout = REQUEST_MS;
   const address = server.address();
   const port = typeof address === "object" && address !== null ? address.port : config.port;
   return {
@@ -62,6 +72,21 @@ export async function start(config: Config, now: () => Date = () => new Date()):
       await db.close();
     },
   };
+}
+
+/** Brings the database forward, as its owner. @returns What is left for the server to see to. */
+async function bringForward(config: Config): Promise<{ isEmpty: boolean; businesses: string[] }> {
+  const owner = connect(config.databaseOwnerUrl);
+  try {
+    await migrate(owner, config.databaseOwnerUrl);
+    await grantServer(owner, new URL(config.databaseUrl).username);
+    const [found] = await owner.query<{ any: boolean }>("select exists (select from businesses) as any", {
+      type: QueryTypes.SELECT,
+    });
+    return { isEmpty: !found?.any, businesses: await businessesOutdated(owner) };
+  } finally {
+    await owner.close();
+  }
 }
 
 function listen(server: Server): Promise<Server> {

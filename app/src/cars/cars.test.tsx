@@ -58,7 +58,7 @@ describe("a car", () => {
   it("shows older work page by page", async () => {
     const order = (number: number): VehicleSheet["pastWork"][number] => ({
       id: `order-${number}`, number, customerId: "customer-1", customerName: "Maren Oyelaran", vehicleName: "2019 Honda Accord", concerns: [],
-      waitsFor: null, plate: null, since: AT, totalCents: 0, dueCents: 0, conflicts: 0, openedAt: AT, nextVisitAt: null,
+      waitsFor: null, plate: null, since: AT, totalCents: 0, dueCents: 0, conflicts: 0, unclearCents: 0, openedAt: AT, nextVisitAt: null,
     }); // prettier-ignore
     const server = open(
       { pastWork: [order(1003)], pastWorkCount: 2 },

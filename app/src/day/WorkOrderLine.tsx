@@ -61,6 +61,11 @@ export function WorkOrderLine({ order, showWait = false, ofCustomer = false }: W
       {order.nextVisitAt ? (
         <Words size="small" tone="petrol" figures>{`Visit ${showMoment(order.nextVisitAt, zone, today)}`}</Words>
       ) : null}
+      {order.unclearCents > 0 ? (
+        <Words size="small" tone="alarm" strong>
+          {`? Card ${showMoney(order.unclearCents)} not clear`}
+        </Words>
+      ) : null}
       {order.conflicts > 0 ? (
         <Words size="small" tone="alarm" strong>
           ✕ Something to settle

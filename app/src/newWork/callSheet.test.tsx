@@ -274,7 +274,7 @@ describe("a car of somebody else", () => {
 describe("what comes along", () => {
   const quote = {
     id: "0190a000-0000-7000-8000-0000000000f1", number: 1007, customerId: CUSTOMER.id, customerName: CUSTOMER.name, vehicleName: "2015 Ford Fusion",
-    plate: "FRY5083", concerns: ["New tires"], waitsFor: "answer" as const, since: "2026-11-20T16:00:00.000Z", totalCents: 38716, dueCents: 0, conflicts: 0,
+    plate: "FRY5083", concerns: ["New tires"], waitsFor: "answer" as const, since: "2026-11-20T16:00:00.000Z", totalCents: 38716, dueCents: 0, conflicts: 0, unclearCents: 0,
     openedAt: "2026-11-20T16:00:00.000Z", nextVisitAt: null,
   }; // prettier-ignore
   it("an open quote is decided on before a new one is started, and its jobs can be copied", async () => {

@@ -18,6 +18,7 @@ import { SPACE } from "../ui/theme";
 import { Waiting } from "../ui/Waiting";
 import { Words } from "../ui/Words";
 import { ReceiptPaper } from "./ReceiptPaper";
+import { SentLinks } from "./SentLinks";
 
 /** The receipt on screen, as a PDF, and by text. */
 export function ReceiptScreen({ id }: { id: string }) {
@@ -79,6 +80,7 @@ export function ReceiptScreen({ id }: { id: string }) {
         <Notice text={errorWords(error)} action={{ label: "Try again", onPress: () => void refetch() }} />
       ) : null}
       {data ? <ReceiptPaper receipt={data} /> : error ? null : <Waiting label="Loading the receipt" />}
+      {view && business ? <SentLinks view={view} zone={business.timeZone} /> : null}
       <View style={styles.acts}>
         <Button
           icon={FileText}

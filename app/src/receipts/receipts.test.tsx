@@ -57,6 +57,21 @@ describe("the receipt", () => {
     expect(await screen.findByRole("button", { name: label, disabled: true })).toBeTruthy();
   });
 
+  it("tells which links open still, and calls them back", async () => {
+    const link = { sentTo: "+13605550111", at: AT, endsAt: "2028-05-23T16:00:00.000Z" };
+    const server = open(
+      { receiptLinks: [link] },
+      {
+        ...RECEIPT,
+        "DELETE /api/work-orders/order-1/receipt-links": { body: { workOrder: viewSample({ revision: 2 }) } },
+      },
+    );
+    expect(await screen.findByText(/Link to \(360\) 555-0111, .*opens until/)).toBeTruthy();
+    fireEvent.press(screen.getByTestId("call-back"));
+    await waitFor(() => expect(screen.queryByText(/Link to/)).toBeNull());
+    expect(server.asked.some(({ method }) => method === "DELETE")).toBe(true);
+  });
+
   it("opens as PDF, and leads on to the day, leaving the visit", async () => {
     const opened = jest.spyOn(Linking, "openURL").mockResolvedValue(true);
     open({ visits: [visitSample({ setOffAt: AT, arrivedAt: AT })] });

@@ -37,6 +37,9 @@ function textTries(askew: number): { turn: Turn; look: TextLook }[] {
 
 /** Nobody waits longer in a driveway; what was found by then is shown. */
 const LONGEST_MS = 12_000;
+/** A slow device still looks at the picture from its four sides, or a label held upside down is never read on it. */
+const LONGEST_FOR_SIDES_MS = 30_000;
+const SIDES = 4;
 
 /**
  * Reads the VIN or plate in a photo: its codes first, then its text, turned until something is found.
@@ -80,7 +83,8 @@ async function readOpened(
   let best: PhotoReading = { from: "text", vins: [], plates: [] };
   const started = performance.now();
   for (const [place, { turn, look }] of textTries(await angleOf(await createImageBitmap(picture))).entries()) {
-    const left = LONGEST_MS - (performance.now() - started);
+    const longest = place < SIDES ? LONGEST_FOR_SIDES_MS : LONGEST_MS;
+    const left = longest - (performance.now() - started);
     if (left <= 0) break;
     onStep(place === 0 ? "text" : "turned");
     const text = await readText(await prepareForText(await createImageBitmap(picture), turn), look, left);

@@ -16,6 +16,7 @@ import { Notice } from "../ui/Notice";
 import { Screen } from "../ui/Screen";
 import { SPACE } from "../ui/theme";
 import { Words } from "../ui/Words";
+import { OwnSessions } from "./OwnSessions";
 import { useBusiness, useMe, useRight } from "./useSession";
 
 const FACES = [
@@ -68,9 +69,11 @@ export function Me() {
           <Button label="What newcomers are asked" onPress={() => router.navigate("/settings/newcomers")} />
           <Button label="Ready phrases for concerns" onPress={() => router.navigate("/settings/concerns")} />
           <Button label="Services and how often" onPress={() => router.navigate("/settings/services")} />
+          <Button label="How long receipts open" onPress={() => router.navigate("/settings/receipts")} />
           <Button label="Bring in or take out customers" onPress={() => router.navigate("/transfer")} />
         </View>
       ) : null}
+      <OwnSessions zone={me.business.timeZone} />
       <Heading level={2}>Leaving</Heading>
       <SyncLine />
       <Button label="Sign out" onPress={() => void signOut()} />

@@ -103,7 +103,8 @@ describe("sending", () => {
   ];
   it("takes the oldest and those behind it for the same target, in order", () => {
     expect(nextBatch(pending, "me").map(({ id }) => id)).toEqual(["1", "2"]);
-    expect(nextBatch(pending, "me", 1).map(({ id }) => id)).toEqual(["1"]);
+    expect(nextBatch(pending, "me", new Set(), 1).map(({ id }) => id)).toEqual(["1"]);
+    expect(nextBatch(pending, "me", new Set(["order-1"])).map(({ id }) => id)).toEqual(["3"]);
     expect(nextBatch([], "me")).toEqual([]);
     expect(nextBatch(pending, "somebody else")).toEqual([]);
   });

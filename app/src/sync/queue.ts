@@ -71,6 +71,7 @@ export function withPending(view: WorkOrderView, pending: readonly Pending[], co
           settings: context.settings,
           library: context.library,
           taxExempt: state.taxExempt,
+          unclearChargeCents: unclearCharges(view.requests),
         }),
       );
     }
@@ -87,9 +88,29 @@ export function withPending(view: WorkOrderView, pending: readonly Pending[], co
   return { ...view, state, visits };
 }
 
-/** The next commands of a person to send together: their oldest and those behind it for the same target. */
-export function nextBatch(all: readonly Pending[], by: string | null, most = 50): Pending[] {
-  const pending = all.filter((item) => item.by === by);
+/** What the terminal was asked to charge and has not said whether it did, in cents. */
+function unclearCharges(requests: WorkOrderView["requests"]): number {
+  return requests.reduce(
+    (sum, { kind, status, amountCents }) =>
+      kind === "cardCharge" && status === "asked" ? sum + (amountCents ?? 0) : sum,
+    0,
+  );
+}
+
+/**
+ * The next commands of a person to send together: their oldest and those behind it for the same target.
+ *
+ * @param held - targets the server does not take anything for just now; theirs wait, and visits of a work order with it.
+ */
+export function nextBatch(
+  all: readonly Pending[],
+  by: string | null,
+  held: ReadonlySet<string> = new Set(),
+  most = 50,
+): Pending[] {
+  const isHeld = (item: Pending): boolean =>
+    held.has(item.target) || (item.kind === "visit" && held.has(item.workOrderId));
+  const pending = all.filter((item) => item.by === by && !isHeld(item));
   const [first] = pending;
   if (!first) return [];
   const batch: Pending[] = [];

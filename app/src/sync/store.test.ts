@@ -44,6 +44,7 @@ beforeEach(() => {
     photos: [],
     refused: [],
     stuck: null,
+    held: new Set(),
     online: true,
     sending: false,
     failures: 0,
@@ -123,6 +124,19 @@ it("stops and asks the person when the server will not take it at all", async ()
   await dropPending();
   await settled();
   expect(useSync.getState()).toMatchObject({ stuck: null, pending: [] });
+});
+
+it.each([
+  ["takes nothing for one", problemReply(422, "request/invalid", "It does not fit.")],
+  ["fails on one", problemReply(500, "server/failed", "It failed.")],
+])("passes on to the next work order when the server %s", async (_name, refusing) => {
+  const server = fakeServer({ [COMMANDS]: refusing, "POST /api/work-orders/order-2/commands": applied });
+  sendCommand("order-1", { type: "recordOdometer", miles: 9 });
+  sendCommand("order-2", { type: "recordOdometer", miles: 10 });
+  await settled();
+  await settled();
+  expect(server.asked.map(({ path }) => path)).toContain("/api/work-orders/order-2/commands");
+  expect(useSync.getState().pending.map(({ target }) => target)).toEqual(["order-1"]);
 });
 
 it("sends only the work of who is signed in", async () => {

@@ -4,7 +4,7 @@ import { create } from "zustand";
 import type { ClientWorkOrderCommand, VisitCommand } from "@mechanon/core";
 import { routes, type CommandOutcome, type WorkOrderChange, type WorkOrderView } from "@mechanon/contract";
 import { call, sendPhoto } from "../api/call";
-import { ApiProblem, Unreachable, errorWords } from "../api/problem";
+import { ApiProblem, errorWords } from "../api/problem";
 import { mergeChange, withVisit } from "./mergeChange";
 import {
   nextBatch,
@@ -25,12 +25,16 @@ interface SyncState {
   pending: Pending[];
   photos: PendingPhoto[];
   refused: Refused[];
-  /** Commands the server could not take at all, with its words. */
+  /** What the server does not take at all, in its words; the person says what becomes of it. */
   stuck: string | null;
+  /** What it is about: work orders and visits whose commands wait, while others go out. */
+  held: ReadonlySet<string>;
   online: boolean;
   sending: boolean;
   failures: number;
 }
+
+const NOTHING_HELD: ReadonlySet<string> = new Set();
 
 export const useSync = create<SyncState>()(() => ({
   personId: null,
@@ -39,6 +43,7 @@ export const useSync = create<SyncState>()(() => ({
   photos: [],
   refused: [],
   stuck: null,
+  held: NOTHING_HELD,
   online: true,
   sending: false,
   failures: 0,
@@ -54,7 +59,7 @@ let onChanged: (changed: Changed) => void = () => undefined;
 /** Loads what was left unsent when the app was last open, and goes on sending. */
 export async function resumeSync(personId: string, changed: (changed: Changed) => void): Promise<void> {
   onChanged = changed;
-  useSync.setState({ personId, stuck: null, failures: 0 });
+  useSync.setState({ personId, stuck: null, held: NOTHING_HELD, failures: 0 });
   if (queueStore && photoStore) {
     const kept = await get<Pending[]>(QUEUE_KEY, queueStore);
     const photos = await entries<string, Blob>(photoStore);
@@ -147,7 +152,7 @@ export function forgetViews(): void {
 /** Sends now instead of waiting for the next try. */
 export function retryNow(): void {
   clearTimeout(timer);
-  useSync.setState({ stuck: null, failures: 0 });
+  useSync.setState({ stuck: null, held: NOTHING_HELD, failures: 0 });
   void flush();
 }
 
@@ -161,31 +166,50 @@ async function persist(): Promise<void> {
   if (queueStore) await keep(QUEUE_KEY, useSync.getState().pending, queueStore);
 }
 
+/** The next commands that can go out. @param resting - targets the server failed on in this round. */
+function nextToSend(resting: ReadonlySet<string> = NOTHING_HELD): Pending[] {
+  const { pending, personId, held } = useSync.getState();
+  return nextBatch(pending, personId, new Set([...held, ...resting]));
+}
+
 async function flush(): Promise<void> {
-  if (useSync.getState().sending || useSync.getState().stuck !== null) return;
+  if (useSync.getState().sending) return;
   useSync.setState({ sending: true });
   clearTimeout(timer);
+  const resting = new Set<string>();
   try {
     await sendPhotos();
-    for (
-      let batch = nextBatch(useSync.getState().pending, useSync.getState().personId);
-      batch.length > 0;
-      batch = nextBatch(useSync.getState().pending, useSync.getState().personId)
-    )
-      await sendBatch(batch);
-    useSync.setState({ online: true, failures: 0 });
+    for (let batch = nextToSend(resting); batch.length > 0; batch = nextToSend(resting))
+      await sendOrHold(batch, resting);
+    useSync.setState({ online: true });
+    if (resting.size > 0) tryLater();
+    else useSync.setState({ failures: 0 });
   } catch (error) {
     failed(error);
   } finally {
     useSync.setState({ sending: false });
   }
-  if (
-    useSync.getState().stuck === null &&
-    useSync.getState().failures === 0 &&
-    nextBatch(useSync.getState().pending, useSync.getState().personId).length > 0
-  )
-    void flush();
+  if (useSync.getState().failures === 0 && nextToSend().length > 0) void flush();
 }
+
+/**
+ * Sends commands of one target. Where the server takes none of them, or fails on them, those of other targets go out
+ * all the same.
+ */
+async function sendOrHold(batch: Pending[], resting: Set<string>): Promise<void> {
+  const target = batch[0]?.target ?? "";
+  try {
+    await sendBatch(batch);
+  } catch (error) {
+    if (!(error instanceof ApiProblem) || CONCERNS_ALL.includes(error.problem.status)) throw error;
+    if (error.problem.status >= 500) resting.add(target);
+    // The server will say the same again: wait for the person instead.
+    else useSync.setState(({ held }) => ({ stuck: errorWords(error), held: new Set([...held, target]) }));
+  }
+}
+
+/** Nobody is signed in, too much at once, nobody answers: the same for whatever is sent. */
+const CONCERNS_ALL = [401, 429, 503];
 
 async function sendPhotos(): Promise<void> {
   for (const { id, blob } of useSync.getState().photos) {
@@ -240,22 +264,28 @@ function finish(outcomes: CommandOutcome[], view: WorkOrderView | null): void {
 }
 
 function failed(error: unknown): void {
-  const isPassing = error instanceof Unreachable || (error instanceof ApiProblem && error.problem.status >= 500);
-  if (!isPassing) {
-    // The server will say the same again: wait for the person instead.
-    useSync.setState({ stuck: errorWords(error) });
+  if (error instanceof ApiProblem && error.problem.status === 401) {
+    // Nothing goes out until somebody signs in again, which begins anew.
+    const { failures } = useSync.getState();
+    useSync.setState({ stuck: errorWords(error), failures: failures + 1 });
     return;
   }
+  useSync.setState({ online: false });
+  tryLater();
+}
+
+function tryLater(): void {
   const failures = useSync.getState().failures + 1;
-  useSync.setState({ online: false, failures });
+  useSync.setState({ failures });
   timer = setTimeout(() => void flush(), retryDelayMs(failures));
 }
 
 /** Gives up the oldest unsent change; the person asked for it. */
 export async function dropPending(): Promise<void> {
-  useSync.setState((state) => {
-    const [oldest] = nextBatch(state.pending, state.personId);
-    return { pending: state.pending.filter((item) => item !== oldest), stuck: null };
+  useSync.setState(({ pending, personId, held }) => {
+    const mine = pending.filter(({ by }) => by === personId);
+    const oldest = mine.find(({ target }) => held.has(target)) ?? mine[0];
+    return { pending: pending.filter((item) => item !== oldest), stuck: null, held: NOTHING_HELD };
   });
   await persist();
   void flush();

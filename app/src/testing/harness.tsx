@@ -85,6 +85,7 @@ export function resetSync(views: Record<string, WorkOrderView> = {}): void {
     photos: [],
     refused: [],
     stuck: null,
+    held: new Set(),
     online: true,
     sending: true,
     failures: 0,

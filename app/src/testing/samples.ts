@@ -19,6 +19,7 @@ import type {
 /** Small made-up settings for tests of the app. */
 export const SETTINGS_SAMPLE: BusinessSettings = {
   versions: { concerns: 1, intervals: 1, newcomers: 1 },
+  receiptLinkMonths: 18,
   phone: "+13605550100",
   home: { street: "4 Ropewalk", latitude: 48.03, longitude: -122.6 },
   streets: [
@@ -114,6 +115,7 @@ export function viewSample(over: Partial<WorkOrderView> = {}): WorkOrderView {
     visits: [],
     messages: [],
     requests: [],
+    receiptLinks: [],
     ...over,
   };
 }

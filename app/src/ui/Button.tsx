@@ -6,6 +6,8 @@ import { Words } from "./Words";
 
 export interface ButtonProps {
   label: string;
+  /** What is read aloud, where the label says which one only by where it stands; begins with the label. */
+  spoken?: string;
   onPress: () => void;
   /** `next`: the one next act of the screen; `plain`: any other. */
   kind?: "next" | "plain" | "quiet";
@@ -19,6 +21,7 @@ export interface ButtonProps {
 /** A button that says what happens. */
 export function Button({
   label,
+  spoken = label,
   onPress,
   kind = "plain",
   icon: Icon,
@@ -33,7 +36,7 @@ export function Button({
   return (
     <Pressable
       role="button"
-      aria-label={label}
+      aria-label={spoken}
       aria-disabled={disabled || busy}
       aria-busy={busy}
       disabled={disabled || busy}

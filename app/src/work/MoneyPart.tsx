@@ -88,13 +88,20 @@ export function MoneyPart({
           />
         </View>
       ))}
-      {balance.dueCents > 0 && pending.length === 0 ? (
+      {balance.dueCents > 0 ? (
         <>
-          <View style={styles.ways}>
-            <Button icon={CreditCard} label="Card" onPress={() => setWay("card")} style={styles.way} />
-            <Button icon={Banknote} label="Cash" onPress={() => setWay("cash")} style={styles.way} />
-          </View>
-          {way === "card" ? <Card charge={charge} busy={busy} dueCents={balance.dueCents} isUnsent={isUnsent} /> : null}
+          {pending.length === 0 ? (
+            <View style={styles.ways}>
+              <Button icon={CreditCard} label="Card" onPress={() => setWay("card")} style={styles.way} />
+              <Button icon={Banknote} label="Cash" onPress={() => setWay("cash")} style={styles.way} />
+            </View>
+          ) : (
+            // What is in the hand is taken; that the card may have been charged too is marked.
+            <Button icon={Banknote} label="Take cash all the same" onPress={() => setWay("cash")} />
+          )}
+          {way === "card" && pending.length === 0 ? (
+            <Card charge={charge} busy={busy} dueCents={balance.dueCents} isUnsent={isUnsent} />
+          ) : null}
           {way === "cash" ? <Cash workOrderId={state.id} dueCents={balance.dueCents} /> : null}
         </>
       ) : null}

@@ -49,6 +49,11 @@ export function QuoteJob({ job, view, priced }: { job: Job; view: WorkOrderView;
                 </Words>
                 <View style={styles.grow}>
                   <Words>{line.description}</Words>
+                  {line.byHand ? (
+                    <Words size="small" tone="muted">
+                      {line.kind === "labor" ? "Hours typed by hand" : "Quantity typed by hand"}
+                    </Words>
+                  ) : null}
                   {line.kind === "part" && line.partNumber ? (
                     <Words size="small" tone="muted">
                       {`${line.brand ?? ""} ${line.partNumber}`.trim()}

@@ -46,7 +46,7 @@ export function readNewLine(
       ...base,
       kind: "part",
       quantity: amount,
-      costCents: 0,
+      costCents: null,
       markup: null,
       priceCents: price,
       partNumber: null,

@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { right } from "@mechanon/core";
+import { idParams, textField } from "../fields";
 import { route } from "../route";
 
 export const me = z
@@ -15,10 +16,23 @@ export const me = z
 export type Me = z.infer<typeof me>;
 
 export const signInBody = z.strictObject({
-  login: z.string().trim().min(1, "who are you?").max(200),
+  login: textField(200).min(1, "who are you?"),
   password: z.string().min(1, "a password is needed").max(200),
 });
 export const demoAccount = z.object({ login: z.string(), password: z.string(), name: z.string(), role: z.string() });
+
+/** A device on which a person is signed in. */
+export const ownSession = z
+  .object({
+    id: z.string(),
+    device: z.string(),
+    startedAt: z.string(),
+    seenAt: z.string(),
+    /** The one that asks. */
+    isThis: z.boolean(),
+  })
+  .meta({ id: "OwnSession" });
+export type OwnSession = z.infer<typeof ownSession>;
 
 export const accessRoutes = {
   signIn: route({
@@ -27,6 +41,7 @@ export const accessRoutes = {
     area: "access",
     summary: "Sign in",
     open: true,
+    mostBytes: 4 * 1024,
     body: signInBody,
     answer: me,
   }),
@@ -37,6 +52,21 @@ export const accessRoutes = {
     area: "access",
     summary: "Sign out",
     open: true,
+    status: 204,
+  }),
+  ownSessions: route({
+    method: "get",
+    path: "/api/sessions",
+    area: "access",
+    summary: "Where the person is signed in",
+    answer: z.object({ sessions: z.array(ownSession) }),
+  }),
+  endOwnSession: route({
+    method: "delete",
+    path: "/api/sessions/:id",
+    area: "access",
+    summary: "Sign out on another device",
+    params: idParams,
     status: 204,
   }),
   demoAccounts: route({

@@ -1,17 +1,18 @@
 import { z } from "zod";
-import { CONTACT_WAYS, CUSTOMER_KINDS, LIKENESSES, customerDetails, noAccessNotes, tidyName } from "@mechanon/core";
-import { emailField, idField, phoneField, textField } from "../fields";
+import {
+  CONTACT_WAYS,
+  CUSTOMER_KINDS,
+  LIKENESSES,
+  customerDetails,
+  noAccessNotes,
+  tidyName,
+  typedPlace,
+} from "@mechanon/core";
+import { emailField, idField, instantField, phoneField, textField, versionField } from "../fields";
 
 const nameField = textField(300).min(1, "a name is needed").transform(tidyName);
 
-export const placeBody = z.strictObject({
-  street: textField(200),
-  town: textField(100),
-  region: textField(40),
-  postcode: textField(20),
-  latitude: z.number().min(-90).max(90).nullable(),
-  longitude: z.number().min(-180).max(180).nullable(),
-});
+export const placeBody = typedPlace;
 
 const accessBody = z.strictObject({
   gateCode: textField(60),
@@ -41,7 +42,7 @@ const detailsBody = {
     .default([]),
   preferredContact: z.enum(CONTACT_WAYS).nullable().default(null),
   textConsent: z
-    .strictObject({ given: z.boolean(), at: z.iso.datetime(), how: textField(100) })
+    .strictObject({ given: z.boolean(), at: instantField, how: textField(100) })
     .nullable()
     .default(null),
   contacts: z.array(contactBody).max(100).default([]),
@@ -102,7 +103,7 @@ export const customerBody = z.strictObject({
 /** What a person types of a customer. */
 export const customerFields = customerBody.omit({ id: true, notTheSameAs: true });
 export type CustomerFields = z.input<typeof customerFields>;
-export const customerChanges = customerFields.extend({ version: z.number().int().min(1) });
+export const customerChanges = customerFields.extend({ version: versionField });
 
 export const customer = customerDetails
   .extend({

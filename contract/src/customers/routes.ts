@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { idField, idParams, pageQuery, textField } from "../fields";
+import { idField, idParams, pageQuery, textField, versionField } from "../fields";
 import { route } from "../route";
 import { workOrderSummary } from "../workOrders/summary";
 import { customer, customerBody, customerChanges, likelySame } from "./customer";
@@ -10,6 +10,7 @@ export const customerRoutes = {
     method: "post",
     path: "/api/customers",
     area: "customers",
+    mostBytes: 512 * 1024,
     summary: "Make a customer; refused when a phone or email is kept for somebody not named in notTheSameAs",
     keyed: true,
     body: customerBody,
@@ -20,6 +21,7 @@ export const customerRoutes = {
     method: "post",
     path: "/api/customers/likely",
     area: "customers",
+    mostBytes: 512 * 1024,
     summary: "Customers who may be the one being typed, and why",
     body: customerBody.extend({ id: idField.optional(), name: textField(300) }),
     answer: z.object({ likely: z.array(likelySame) }),
@@ -45,6 +47,7 @@ export const customerRoutes = {
     method: "patch",
     path: "/api/customers/:id",
     area: "customers",
+    mostBytes: 512 * 1024,
     summary: "Change a customer; refused when somebody else did meanwhile",
     params: idParams,
     body: customerChanges,
@@ -73,6 +76,7 @@ export const customerRoutes = {
     method: "get",
     path: "/api/customers/:id/everything",
     area: "customers",
+    right: "settings",
     summary: "All that is known about one customer, as JSON",
     params: idParams,
   }),
@@ -80,17 +84,19 @@ export const customerRoutes = {
     method: "post",
     path: "/api/customers/:id/erase",
     area: "customers",
+    right: "settings",
     summary: "Take away all that tells who it was; bills stay, without the person",
     params: idParams,
-    body: z.strictObject({ version: z.number().int().min(1) }),
+    body: z.strictObject({ version: versionField }),
     answer: z.object({ billsKept: z.number().int(), carsRemoved: z.number().int(), photosRemoved: z.number().int() }),
   }),
   lookUpPhone: route({
     method: "get",
     path: "/api/directory/:phone",
     area: "customers",
+    rate: { most: 120, minutes: 60 },
     summary: "Whose phone the directory says it is",
-    params: z.object({ phone: z.string().min(1).max(60) }),
+    params: z.object({ phone: textField(60).min(1) }),
     answer: z.object({
       entry: z
         .object({ name: z.string(), street: z.string(), town: z.string(), region: z.string(), postcode: z.string() })
@@ -101,8 +107,9 @@ export const customerRoutes = {
     method: "get",
     path: "/api/postcodes/:postcode",
     area: "customers",
+    rate: { most: 600, minutes: 60 },
     summary: "Towns of a postcode",
-    params: z.object({ postcode: z.string().min(1).max(20) }),
+    params: z.object({ postcode: textField(20).min(1) }),
     answer: z.object({ towns: z.array(z.object({ town: z.string(), region: z.string() })) }),
   }),
 };

@@ -39,13 +39,14 @@ export const receipt = z
   .meta({ id: "Receipt" });
 export type ReceiptView = z.infer<typeof receipt>;
 
-const token = z.object({ token: z.string().min(20).max(80) });
+const token = z.object({ token: z.string().regex(/^[\w-]{20,80}$/) });
 
 export const paymentRoutes = {
   takeCard: route({
     method: "post",
     path: "/api/work-orders/:id/card-payments",
     area: "payments",
+    rate: { most: 60, minutes: 10 },
     summary: "Take a card through the terminal; the same payment id is charged once",
     params: idParams,
     body: z.strictObject({ paymentId: idField, amountCents: z.number().int().min(1).max(100_000_000) }),
@@ -74,9 +75,18 @@ export const paymentRoutes = {
     method: "post",
     path: "/api/work-orders/:id/receipt-messages",
     area: "payments",
+    rate: { most: 20, minutes: 60 },
     summary: "Text the customer a link to the receipt",
     params: idParams,
     body: z.strictObject({ messageId: idField }),
+    answer: z.object({ workOrder: workOrderView }),
+  }),
+  callBackReceipts: route({
+    method: "delete",
+    path: "/api/work-orders/:id/receipt-links",
+    area: "payments",
+    summary: "Call back the links to a receipt: none of those sent so far can be opened any more",
+    params: idParams,
     answer: z.object({ workOrder: workOrderView }),
   }),
   openReceipt: route({

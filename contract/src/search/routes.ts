@@ -34,6 +34,7 @@ export const searchRoutes = {
     path: "/api/search",
     area: "search",
     summary: "Customers by any name, phone, email, street, plate or VIN, and work orders by number; best first",
+    // Whatever is typed is looked for: what is no text is in nobody's name.
     query: z.object({ q: z.string().max(500) }),
     answer: found,
   }),

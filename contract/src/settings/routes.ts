@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { businessSettings, concernPhrase, libraryJob, newcomerSettings } from "@mechanon/core";
-import { textField } from "../fields";
+import { textField, versionField } from "../fields";
 import { route } from "../route";
 
 export const person = z.object({ id: z.string(), name: z.string(), isMechanic: z.boolean() });
@@ -27,8 +27,7 @@ export const libraryView = z
   .meta({ id: "Library" });
 export type LibraryView = z.infer<typeof libraryView>;
 
-/** The version of the list that a change was made from. */
-const version = z.number().int().min(1);
+const version = versionField;
 
 const newcomersBody = z.strictObject({
   version,
@@ -123,7 +122,9 @@ export const settingsRoutes = {
     method: "patch",
     path: "/api/business/newcomers",
     area: "settings",
-    summary: "Change what newcomers are asked (right: settings)",
+    right: "settings",
+    mostBytes: 512 * 1024,
+    summary: "Change what newcomers are asked",
     body: newcomersBody,
     answer: newcomerSettings,
   }),
@@ -131,7 +132,9 @@ export const settingsRoutes = {
     method: "patch",
     path: "/api/business/concerns",
     area: "settings",
-    summary: "Change the library of concerns and what its gaps are filled with (right: settings)",
+    right: "settings",
+    mostBytes: 512 * 1024,
+    summary: "Change the library of concerns and what its gaps are filled with",
     body: concernsBody,
     answer: businessSettings.pick({ concerns: true, concernGaps: true }),
   }),
@@ -147,15 +150,27 @@ export const settingsRoutes = {
     method: "patch",
     path: "/api/business/intervals",
     area: "settings",
-    summary: "Change the owner's list of services and how often they are due (right: settings)",
+    right: "settings",
+    mostBytes: 512 * 1024,
+    summary: "Change the owner's list of services and how often they are due",
     body: intervalsBody,
     answer: businessSettings.pick({ intervals: true }),
+  }),
+  changeReceiptLinks: route({
+    method: "patch",
+    path: "/api/business/receipt-links",
+    area: "settings",
+    right: "settings",
+    summary: "Change how long receipts can be opened by their links",
+    body: z.strictObject({ months: z.number().int().min(1).max(120) }),
+    answer: businessSettings.pick({ receiptLinkMonths: true }),
   }),
   newcomerReport: route({
     method: "get",
     path: "/api/reports/newcomers",
     area: "settings",
-    summary: "How newcomers of the last year found the business, and their answers (right: reports)",
+    right: "reports",
+    summary: "How newcomers of the last year found the business, and their answers",
     answer: newcomerReport,
   }),
 };

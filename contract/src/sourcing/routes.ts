@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { idField, idParams } from "../fields";
+import { idField, idParams, textField } from "../fields";
 import { route } from "../route";
 import { workOrderView } from "../workOrders/routes";
 
@@ -23,15 +23,17 @@ export const sourcingRoutes = {
     method: "get",
     path: "/api/work-orders/:id/part-offers",
     area: "sourcing",
+    rate: { most: 600, minutes: 10 },
     summary: "What the supplier has for the approved parts, at today's cost",
     params: idParams,
-    query: z.object({ supplierId: z.string().max(60) }).partial(),
+    query: z.object({ supplierId: textField(60) }).partial(),
     answer: z.object({ supplierId: z.string(), supplier: z.string(), offers: z.array(partOffer) }),
   }),
   orderParts: route({
     method: "post",
     path: "/api/work-orders/:id/part-orders",
     area: "sourcing",
+    rate: { most: 120, minutes: 10 },
     summary: "Order approved parts; the same order id is ordered once",
     params: idParams,
     body: z.strictObject({
@@ -39,7 +41,7 @@ export const sourcingRoutes = {
       lineIds: z.array(idField).min(1).max(100),
       acceptChangedCost: z.boolean(),
       /** Left out: the supplier the business buys from first. */
-      supplierId: z.string().min(1).max(60).nullish(),
+      supplierId: textField(60).min(1).nullish(),
     }),
     answer: z.object({ workOrder: workOrderView }),
   }),

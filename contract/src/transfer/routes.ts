@@ -6,6 +6,9 @@ import { route } from "../route";
 /** Largest file taken in; fifty thousand rows are about a fifth of it. */
 export const MOST_IMPORT_BYTES = 48 * 1024 * 1024;
 
+/** What a file of customers may call itself; what it is is read from it. */
+export const IMPORT_TYPES = ["text/csv", "text/vcard", "application/octet-stream"] as const;
+
 const field = z.enum(IMPORT_FIELDS);
 export const IMPORT_STATUSES = ["reading", "read", "checking", "checked", "running", "done", "undoing", "undone", "failed"] as const; // prettier-ignore
 /** What becomes, or became, of a row. */
@@ -63,10 +66,11 @@ export const transferRoutes = {
     method: "post",
     path: "/api/imports/:id",
     area: "transfer",
-    summary:
-      "Take in a file (the body is its bytes) and read it in the background; the same id again changes nothing (right: settings)",
+    right: "settings",
+    summary: "Take in a file (the body is its bytes) and read it in the background; the same id again changes nothing",
     params: idParams,
     query: z.object({ name: textField(200) }),
+    file: { types: IMPORT_TYPES, mostBytes: MOST_IMPORT_BYTES },
     answer: importView,
     status: 202,
   }),
@@ -74,6 +78,7 @@ export const transferRoutes = {
     method: "get",
     path: "/api/imports",
     area: "transfer",
+    right: "settings",
     summary: "The newest imports",
     answer: z.object({ imports: z.array(importView) }),
   }),
@@ -81,6 +86,7 @@ export const transferRoutes = {
     method: "get",
     path: "/api/imports/:id",
     area: "transfer",
+    right: "settings",
     summary: "How far an import is",
     params: idParams,
     answer: importView,
@@ -89,6 +95,7 @@ export const transferRoutes = {
     method: "get",
     path: "/api/imports/:id/rows",
     area: "transfer",
+    right: "settings",
     summary: "The report, row by row: a page",
     params: idParams,
     query: rowQuery,
@@ -98,6 +105,7 @@ export const transferRoutes = {
     method: "post",
     path: "/api/imports/:id/reread",
     area: "transfer",
+    right: "settings",
     summary: "Read the file again in another encoding",
     params: idParams,
     body: z.strictObject({ encoding: z.enum(ENCODINGS) }),
@@ -107,6 +115,7 @@ export const transferRoutes = {
     method: "post",
     path: "/api/imports/:id/check",
     area: "transfer",
+    right: "settings",
     summary: "Try all rows in the background without keeping anything",
     params: idParams,
     body: z.strictObject({ mapping: z.array(field.nullable()).max(500), doubles: z.enum(DOUBLE_POLICIES) }),
@@ -116,8 +125,10 @@ export const transferRoutes = {
     method: "post",
     path: "/api/imports/:id/run",
     area: "transfer",
+    right: "settings",
     summary: "Take in the checked rows in the background: all, or those chosen",
     params: idParams,
+    mostBytes: 1024 * 1024,
     body: z.strictObject({ rows: z.union([z.literal("all"), z.array(z.number().int().min(1)).min(1).max(100_000)]) }),
     answer: importView,
   }),
@@ -125,6 +136,7 @@ export const transferRoutes = {
     method: "post",
     path: "/api/imports/:id/undo",
     area: "transfer",
+    right: "settings",
     summary: "Take out again what an import brought in, but for what somebody has worked with since",
     params: idParams,
     answer: importView,
@@ -133,28 +145,32 @@ export const transferRoutes = {
     method: "get",
     path: "/api/exports/customers.csv",
     area: "transfer",
-    summary: "Customers as CSV (right: settings)",
+    right: "settings",
+    summary: "Customers as CSV",
     query: exportQuery,
   }),
   exportContactsCsv: route({
     method: "get",
     path: "/api/exports/contacts.csv",
     area: "transfer",
-    summary: "Contacts as CSV (right: settings)",
+    right: "settings",
+    summary: "Contacts as CSV",
     query: exportQuery,
   }),
   exportCarsCsv: route({
     method: "get",
     path: "/api/exports/cars.csv",
     area: "transfer",
-    summary: "Cars as CSV (right: settings)",
+    right: "settings",
+    summary: "Cars as CSV",
     query: exportQuery,
   }),
   exportVcards: route({
     method: "get",
     path: "/api/exports/customers.vcf",
     area: "transfer",
-    summary: "Customers and contacts as vCard 4.0 (right: settings)",
+    right: "settings",
+    summary: "Customers and contacts as vCard 4.0",
     query: exportQuery,
   }),
 };

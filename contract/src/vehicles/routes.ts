@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { SPEC_KEYS, specFault } from "@mechanon/core";
-import { idField, idParams, pageQuery, textField } from "../fields";
+import { idField, idParams, pageQuery, textField, versionField } from "../fields";
 import { route } from "../route";
 import { elsewhereReport, knownVehicle, recallReport, vehicleSheet } from "./sheet";
 import { workOrderSummary } from "../workOrders/summary";
@@ -44,9 +44,7 @@ function checkIdentity(
 export const vehicleBody = z
   .strictObject({ id: idField, customerId: idField, ...vehicleFields })
   .superRefine(checkIdentity);
-export const vehicleChanges = z
-  .strictObject({ version: z.number().int().min(1), ...vehicleFields })
-  .superRefine(checkIdentity);
+export const vehicleChanges = z.strictObject({ version: versionField, ...vehicleFields }).superRefine(checkIdentity);
 
 export const vinReport = z
   .object({
@@ -124,7 +122,7 @@ export const vehicleRoutes = {
     area: "vehicles",
     summary: "Give a car to another customer; its history goes along, the bills stay whose they are",
     params: idParams,
-    body: z.strictObject({ customerId: idField, version: z.number().int().min(1) }),
+    body: z.strictObject({ customerId: idField, version: versionField }),
     answer: vehicle,
   }),
   linkPerson: route({
@@ -186,6 +184,7 @@ export const vehicleRoutes = {
     method: "post",
     path: "/api/vehicles/:id/specs",
     area: "vehicles",
+    rate: { most: 120, minutes: 60 },
     summary: "Ask the source for the specs of a car, and keep them",
     params: idParams,
     answer: vehicleSheet,
@@ -194,6 +193,7 @@ export const vehicleRoutes = {
     method: "get",
     path: "/api/vehicles/:id/recalls",
     area: "vehicles",
+    rate: { most: 120, minutes: 60 },
     summary: "What the maker calls back, from the source",
     params: idParams,
     answer: recallReport,
@@ -202,6 +202,7 @@ export const vehicleRoutes = {
     method: "get",
     path: "/api/vehicles/:id/elsewhere",
     area: "vehicles",
+    rate: { most: 120, minutes: 60 },
     summary: "What others did to the car, from the source",
     params: idParams,
     answer: elsewhereReport,
@@ -211,15 +212,16 @@ export const vehicleRoutes = {
     path: "/api/vins/:vin",
     area: "vehicles",
     summary: "What a VIN says, what is wrong with it, and whether we know the car",
-    params: z.object({ vin: z.string().min(1).max(60) }),
+    params: z.object({ vin: textField(60).min(1) }),
     answer: z.object({ report: vinReport, guess: vehicleGuess, variants, known: knownVehicle.nullable() }),
   }),
   lookUpPlate: route({
     method: "get",
     path: "/api/plates/:region/:plate",
     area: "vehicles",
+    rate: { most: 120, minutes: 60 },
     summary: "The car behind a plate: ours if we know it, else from the register",
-    params: z.object({ region: z.string().min(1).max(20), plate: z.string().min(1).max(20) }),
+    params: z.object({ region: textField(20).min(1), plate: textField(20).min(1) }),
     answer: z.object({ guesses: z.array(vehicleGuess), known: knownVehicle.nullable() }),
   }),
 };

@@ -2,10 +2,14 @@ import { z } from "zod";
 import { visitCommand, visitState } from "@mechanon/core";
 import { dayField, idField, idParams } from "../fields";
 import { route } from "../route";
-import { commandOutcome } from "../workOrders/routes";
+import { commandOutcome, unreadableCommand } from "../workOrders/routes";
 import { workOrderSummary } from "../workOrders/summary";
 
-export const visitEnvelope = z.strictObject({ id: idField, at: z.iso.datetime(), command: visitCommand });
+export const visitEnvelope = z.strictObject({
+  id: idField,
+  at: z.iso.datetime(),
+  command: z.union([visitCommand, unreadableCommand]),
+});
 export type VisitEnvelope = z.infer<typeof visitEnvelope>;
 
 /** A stop of the day with what it is for. */
@@ -19,6 +23,7 @@ export const visitRoutes = {
     method: "post",
     path: "/api/visits/:id/commands",
     area: "visits",
+    mostBytes: 512 * 1024,
     summary: "Commands to a visit: book, move, cancel, set off, arrive, leave",
     params: idParams,
     body: z.strictObject({ commands: z.array(visitEnvelope).min(1).max(100) }),

@@ -7,20 +7,21 @@ import {
   visitState,
   workOrderState,
 } from "@mechanon/core";
-import { idField, idParams } from "../fields";
+import { idField, idParams, instantField } from "../fields";
 import { customer } from "../customers/customer";
 import { route } from "../route";
 import { vehicle } from "../vehicles/vehicle";
 import { workOrderSummary } from "./summary";
 
-const instant = z.iso.datetime();
+/** A command that cannot be read: it is refused alone, and those sent with it are run. */
+export const unreadableCommand = z.unknown().transform(() => ({ type: "unreadable" as const }));
 
 /** A command on its way: made by a device, with an id of its own so that a retry changes nothing. */
 export const workOrderEnvelope = z.strictObject({
   id: idField,
-  at: instant,
+  at: z.iso.datetime(),
   /** One that a device of yesterday's version queued is read as today's. */
-  command: z.preprocess(upgradeCommand, clientWorkOrderCommand),
+  command: z.union([z.preprocess(upgradeCommand, clientWorkOrderCommand), unreadableCommand]),
 });
 export type WorkOrderEnvelope = z.infer<typeof workOrderEnvelope>;
 
@@ -68,6 +69,8 @@ export const workOrderView = z
       }),
     ),
     requests: z.array(openRequest),
+    /** Links to its receipt that were sent and can be opened still. */
+    receiptLinks: z.array(z.object({ sentTo: z.string(), at: z.string(), endsAt: z.string() })).default([]),
   })
   .meta({ id: "WorkOrderView" });
 export type WorkOrderView = z.infer<typeof workOrderView>;
@@ -112,6 +115,7 @@ export const workOrderRoutes = {
     method: "post",
     path: "/api/work-orders/:id/commands",
     area: "workOrders",
+    mostBytes: 2 * 1024 * 1024,
     summary: "Commands to a work order, in order; each is applied once however often it is sent",
     params: idParams,
     body: z.strictObject({ commands: z.array(workOrderEnvelope).min(1).max(100) }),
@@ -123,7 +127,7 @@ export const workOrderRoutes = {
     area: "workOrders",
     summary: "Everything open, by what it waits for, oldest first: the first page of each, or a later one of one",
     query: z
-      .object({ waitsFor: z.enum(WAITS), since: instant, id: idField })
+      .object({ waitsFor: z.enum(WAITS), since: instantField, id: idField })
       .partial()
       .refine(({ since, id }) => (since === undefined) === (id === undefined), "since and id go together"),
     answer: openWork,

@@ -17,6 +17,8 @@ export const workOrderSummary = z
     totalCents: z.number().int(),
     dueCents: z.number().int(),
     conflicts: z.number().int(),
+    /** What the card terminal was asked to charge and has not said whether it did. */
+    unclearCents: z.number().int().default(0),
     openedAt: z.string(),
     nextVisitAt: z.string().nullable(),
   })

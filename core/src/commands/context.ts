@@ -15,4 +15,6 @@ export interface CommandContext {
   library: readonly LibraryJob[];
   /** The customer named by the command pays no tax. */
   taxExempt: boolean;
+  /** What the card terminal was asked to charge and has not said whether it did; left out where it does not matter. */
+  unclearChargeCents?: number;
 }

@@ -5,8 +5,8 @@ import type { CommandContext } from "./context";
 /** A fact happened and is never refused; an intention can be. */
 export type CommandKind = "fact" | "intention";
 
-/** What has to be loaded before a command can be applied: the job library, the customer or the car it names. */
-export type Need = "library" | "customer" | "vehicle";
+/** What has to be loaded before a command can be applied: the job library, the customer or the car it names, open charges. */
+export type Need = "library" | "customer" | "vehicle" | "charges";
 
 /** Whose command it is: a person's device gives it, or the server itself after it dealt with the outside. */
 export type CommandSource = "device" | "server";
@@ -22,19 +22,19 @@ export interface CommandRule<Reads, Writes, Schema extends z.ZodType<{ type: str
   kind: CommandKind;
   source: CommandSource;
   needs: readonly Need[];
-  /** The right it takes, which may depend on what the command says; null: anybody's to give. */
-  right: (command: z.output<Schema>) => Right | null;
+  /** The rights it takes, which may depend on what it says and whom it is said of; none: anybody's to give. */
+  rights: (command: z.output<Schema>, state: Reads) => readonly Right[];
   /** What changes; the state given is left as it is. @throws {Refusal} for an intention that does not fit. */
   apply(state: Reads, command: z.output<Schema>, context: CommandContext): Partial<Writes>;
 }
 
 /** Anybody may. */
-export const noRight = (): null => null;
+export const noRights = (): readonly Right[] => [];
 
 /** Ties a rule to the slices it reads and writes, so that it cannot touch another area's. */
 export function ruleFor<Reads, Writes>() {
   return <Schema extends z.ZodType<{ type: string }>>(
     rule: Pick<CommandRule<Reads, Writes, Schema>, "schema" | "kind" | "apply"> &
       Partial<CommandRule<Reads, Writes, Schema>>,
-  ): CommandRule<Reads, Writes, Schema> => ({ source: "device", needs: [], right: noRight, ...rule });
+  ): CommandRule<Reads, Writes, Schema> => ({ source: "device", needs: [], rights: noRights, ...rule });
 }

@@ -16,6 +16,8 @@ export const concernWords = {
 const addConcern = z.strictObject({ type: z.literal("addConcern"), concernId: uuid, ...concernWords });
 const removeConcern = z.strictObject({ type: z.literal("removeConcern"), concernId: uuid });
 
+const MOST_CONCERNS = 100;
+
 const rule = ruleFor<ConcernSlice & QuoteSlice, ConcernSlice>();
 
 export const concernRules = {
@@ -23,7 +25,9 @@ export const concernRules = {
     schema: addConcern,
     kind: "fact",
     apply({ concerns }, { concernId: id, text, kind, phraseId }, { at }) {
-      return { concerns: [...concerns.filter((other) => other.id !== id), { id, text, kind, phraseId, at }] };
+      const others = concerns.filter((other) => other.id !== id);
+      if (others.length >= MOST_CONCERNS) throw new Refusal<ConcernRefusal>("concern/too-many");
+      return { concerns: [...others, { id, text, kind, phraseId, at }] };
     },
   }),
   removeConcern: rule({

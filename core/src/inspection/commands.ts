@@ -25,6 +25,8 @@ const gradePoint = z.strictObject({
 const attachPhoto = z.strictObject({ type: z.literal("attachPhoto"), pointId, photoId: uuid });
 const removePhoto = z.strictObject({ type: z.literal("removePhoto"), pointId, photoId: uuid });
 
+const MOST_PHOTOS = 60;
+
 const rule = ruleFor<InspectionSlice, InspectionSlice>();
 
 export const inspectionRules = {
@@ -53,6 +55,7 @@ export const inspectionRules = {
     apply({ findings }, { pointId: point, photoId }, context) {
       const before = findingOf(findings, point, context) ?? notLookedAt(point, context);
       const photoIds = [...before.photoIds.filter((id) => id !== photoId), photoId];
+      if (photoIds.length > MOST_PHOTOS) throw new Refusal<InspectionRefusal>("photo/too-many");
       return withFinding(findings, { ...before, photoIds });
     },
   }),

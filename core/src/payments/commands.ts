@@ -44,8 +44,8 @@ export const paymentRules = {
   takeCash: rule({
     schema: takeCash,
     kind: "fact",
-    apply: (state, { paymentId: id, amountCents, tenderedCents }, context) =>
-      record(state, { ...by(context), id, amountCents, method: "cash", status: "taken", tenderedCents }, context),
+    needs: ["charges"],
+    apply: takeCashFor,
   }),
   recordCardPayment: rule({
     schema: recordCardPayment,
@@ -65,6 +65,19 @@ export const paymentRules = {
       record(state, { ...by(context), id, amountCents, method: "card", status: "declined", reason }, context),
   }),
 };
+
+/** Cash is taken whatever the terminal is about to say; where both may be more than is owed, a mark says so. */
+function takeCashFor(state: Reads, cash: z.output<typeof takeCash>, context: CommandContext): Partial<Writes> {
+  const { paymentId: id, amountCents, tenderedCents } = cash;
+  const unclearCents = context.unclearChargeCents ?? 0;
+  const payment = { ...by(context), id, amountCents, method: "cash", status: "taken", tenderedCents } as const;
+  const changes = record(state, payment, context);
+  if (changes.payments === undefined || unclearCents === 0) return changes;
+  if (amountCents + unclearCents <= balanceOf(state).dueCents) return changes;
+  const code: PaymentConflict = "payment/charge-unclear";
+  const before = changes.conflicts ?? state.conflicts;
+  return { ...changes, conflicts: markConflict(before, code, String(unclearCents), context) };
+}
 
 function by({ at, actor }: CommandContext): Pick<Payment, "at" | "by" | "tenderedCents" | "card" | "reason"> {
   return { at, by: actor.id, tenderedCents: null, card: null, reason: null };

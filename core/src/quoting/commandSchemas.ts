@@ -1,6 +1,5 @@
 import { z } from "zod";
 import { cents, decimal, pointId, uuid, words } from "../commands/fields";
-import { quoteLine } from "./line";
 
 /** Puts a job of the library on the quote; `lineIds` has one id for each of its lines. */
 export const addJobSchema = z.strictObject({
@@ -19,7 +18,32 @@ export const addOwnJobSchema = z.strictObject({
   concernId: uuid.nullable(),
 });
 export const removeJobSchema = z.strictObject({ type: z.literal("removeJob"), jobId: uuid });
-export const addLineSchema = z.strictObject({ type: z.literal("addLine"), jobId: uuid, line: quoteLine });
+
+const base = { id: uuid, description: words(200).min(1) };
+/** A line as a person types it, or takes it over from another quote. */
+export const newLine = z.discriminatedUnion("kind", [
+  z.object({
+    ...base,
+    kind: z.literal("labor"),
+    hours: decimal,
+    rateCents: cents,
+    wageCents: cents.nullable(),
+    paidHours: decimal.nullable(),
+  }),
+  z.object({
+    ...base,
+    kind: z.literal("part"),
+    quantity: decimal,
+    costCents: cents.nullable(),
+    markup: words(60).nullable(),
+    priceCents: cents.nullable(),
+    partNumber: words(60).nullable(),
+    brand: words(60).nullable(),
+  }),
+  z.object({ ...base, kind: z.literal("fee"), quantity: decimal, priceCents: cents }),
+  z.object({ ...base, kind: z.literal("core"), quantity: decimal, priceCents: cents }),
+]);
+export const addLineSchema = z.strictObject({ type: z.literal("addLine"), jobId: uuid, line: newLine });
 export const removeLineSchema = z.strictObject({ type: z.literal("removeLine"), lineId: uuid });
 /** Changes figures of a line; null leaves a figure as it is. */
 export const changeLineSchema = z.strictObject({

@@ -1,4 +1,4 @@
-import { noRight, ruleFor } from "../commands/rule";
+import { ruleFor } from "../commands/rule";
 import type { SourcingSlice } from "../sourcing/slice";
 import {
   addJobSchema,
@@ -9,6 +9,7 @@ import {
   removeLineSchema,
 } from "./commandSchemas";
 import { addJob, addLine, addOwnJob, changeLine, removeJob, removeLine } from "./quoteChanges";
+import { rightsForLine } from "./rightsForLine";
 import type { QuoteSlice } from "./slice";
 
 const rule = ruleFor<QuoteSlice & SourcingSlice, Pick<QuoteSlice, "jobs">>();
@@ -24,12 +25,7 @@ export const quotingRules = {
   addLine: rule({
     schema: addLineSchema,
     kind: "intention",
-    // Labor at the business's own rate is anybody's to add; a price or cost of one's own takes the right.
-    right({ line }) {
-      const ownPrice = line.kind !== "labor" && line.priceCents !== null;
-      const ownCost = line.kind === "part" && line.costCents !== null;
-      return ownPrice || ownCost ? "changePrices" : noRight();
-    },
+    rights: ({ line }, { rules }) => rightsForLine(line, rules),
     apply: (state, { jobId, line }) => addLine(state, jobId, line),
   }),
   removeLine: rule({
@@ -40,7 +36,7 @@ export const quotingRules = {
   changeLine: rule({
     schema: changeLineSchema,
     kind: "intention",
-    right: ({ priceCents }) => (priceCents === null ? null : "changePrices"),
+    rights: ({ priceCents }) => (priceCents === null ? [] : ["changePrices"]),
     apply: changeLine,
   }),
 };

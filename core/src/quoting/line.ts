@@ -1,6 +1,11 @@
 import { z } from "zod";
 
-const base = { id: z.string(), description: z.string() };
+const base = {
+  id: z.string(),
+  description: z.string(),
+  /** Its hours or quantity were typed, and are not the library's. */
+  byHand: z.boolean().optional(),
+};
 const cents = z.number().int().nonnegative();
 const amount = z.number().nonnegative();
 

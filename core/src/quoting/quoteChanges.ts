@@ -1,7 +1,6 @@
 import type { z } from "zod";
 import type { CommandContext } from "../commands/context";
 import { Refusal } from "../commands/refusal";
-import { tenThousandths } from "../exact/decimal";
 import { isOrdered } from "../sourcing/ordered";
 import type { SourcingSlice } from "../sourcing/slice";
 import type { addJobSchema, addOwnJobSchema, changeLineSchema } from "./commandSchemas";
@@ -12,6 +11,11 @@ import type { Job, QuoteSlice } from "./slice";
 type Jobs = Pick<QuoteSlice, "jobs">;
 /** What a job may not be taken off for: a part of it is on order. */
 type JobsAndOrders = Jobs & Pick<SourcingSlice, "orders">;
+
+/** A quote that is longer is nobody's to read, and takes too long to price. */
+const MOST_JOBS = 100;
+const MOST_LINES = 100;
+const MOST_OF_LINE_CENTS = 1_000_000_000;
 
 const refuse = (code: QuotingRefusal): Refusal<QuotingRefusal> => new Refusal(code);
 
@@ -67,15 +71,24 @@ export function removeJob(state: JobsAndOrders, jobId: string): Jobs {
 /** Puts a line on a job. @throws {Refusal} when a figure does not fit, or a part has neither price nor table. */
 export function addLine(state: QuoteSlice, jobId: string, line: QuoteLine): Jobs {
   requireNewLine(state, line.id);
-  const figures = Object.values(line).filter((value) => typeof value === "number");
-  if (figures.some((figure) => tenThousandths(figure) === null)) throw refuse("line/figure-does-not-fit");
-  if (
-    line.kind === "part" &&
-    line.priceCents === null &&
-    (line.markup === null || !state.rules.pricing.markup?.[line.markup])
-  )
+  requireBounds(line);
+  if (line.kind === "part" && line.priceCents === null && (line.markup === null || !hasMarkup(state, line.markup)))
     throw refuse("line/figure-does-not-fit");
-  return changeJob(state, jobId, (job) => ({ ...job, lines: [...job.lines, line] }));
+  const kept = { ...withHousesWage(line, state.rules), byHand: true };
+  return changeJob(state, jobId, (job) => {
+    if (job.lines.length >= MOST_LINES) throw refuse("line/too-many");
+    return { ...job, lines: [...job.lines, kept] };
+  });
+}
+
+/** A markup table of the business, by its name. */
+function hasMarkup({ rules }: QuoteSlice, name: string): boolean {
+  return Object.hasOwn(rules.pricing.markup ?? {}, name);
+}
+
+/** Whoever may not see wages leaves them out; the work costs the house its wage all the same. */
+function withHousesWage(line: QuoteLine, { wageCents }: QuoteSlice["rules"]): QuoteLine {
+  return line.kind === "labor" ? { ...line, wageCents: line.wageCents ?? wageCents } : line;
 }
 
 /** Takes a line off a job. @throws {Refusal} when it was ordered. */
@@ -95,6 +108,25 @@ export function changeLine(state: Jobs, command: z.output<typeof changeLineSchem
 }
 
 function changed(line: QuoteLine, { hours, quantity, priceCents }: z.output<typeof changeLineSchema>): QuoteLine {
+  const after = withFigures(line, { hours, quantity, priceCents });
+  requireBounds(after);
+  return countOf(after) === countOf(line) ? after : { ...after, byHand: true };
+}
+
+const countOf = (line: QuoteLine): number => (line.kind === "labor" ? line.hours : line.quantity);
+
+/** @throws {Refusal} for what no line comes to; sums beyond are not exact any more. */
+function requireBounds(line: QuoteLine): void {
+  const [count, each] =
+    line.kind === "labor"
+      ? [line.hours, line.rateCents]
+      : [line.quantity, Math.max(line.priceCents ?? 0, line.kind === "part" ? (line.costCents ?? 0) : 0)];
+  if (count * each > MOST_OF_LINE_CENTS) throw refuse("line/too-much");
+}
+
+type Figures = Pick<z.output<typeof changeLineSchema>, "hours" | "quantity" | "priceCents">;
+
+function withFigures(line: QuoteLine, { hours, quantity, priceCents }: Figures): QuoteLine {
   if (line.kind === "labor") {
     if (quantity !== null) throw refuse("line/figure-does-not-fit");
     return { ...line, hours: hours ?? line.hours, rateCents: priceCents ?? line.rateCents };
@@ -106,6 +138,7 @@ function changed(line: QuoteLine, { hours, quantity, priceCents }: z.output<type
 }
 
 function withJob(state: Jobs, job: Job): Jobs {
+  if (state.jobs.length >= MOST_JOBS) throw refuse("job/too-many");
   return { jobs: [...state.jobs, job] };
 }
 

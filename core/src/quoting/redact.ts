@@ -25,7 +25,8 @@ export function redactRules(rules: MoneyRules): MoneyRules {
 export function redactLine(line: QuoteLine, rules: MoneyRules): QuoteLine {
   if (line.kind === "labor") return { ...line, wageCents: null, paidHours: null };
   if (line.kind !== "part") return line;
-  const table = line.markup === null ? undefined : rules.pricing.markup?.[line.markup];
+  const tables = rules.pricing.markup ?? {};
+  const table = line.markup !== null && Object.hasOwn(tables, line.markup) ? tables[line.markup] : undefined;
   const computed = table && line.costCents !== null ? Number(unitPriceFromCost(BigInt(line.costCents), table)) : 0;
   return { ...line, costCents: null, markup: null, priceCents: line.priceCents ?? computed };
 }

@@ -4,9 +4,12 @@ export const QUOTING_REFUSALS = {
   "job/finished": "That job is finished, so it was left as it is. Add a new job for further work.",
   "job/not-in-library": "That job is no longer in the library. Pick another, or add a job of your own.",
   "job/lines-do-not-match": "The library has changed this job meanwhile. Load the page again and add it once more.",
+  "job/too-many": "This quote has as many jobs as it can hold. Nothing was added; open another work order.",
   "line/not-found": "That line was taken off by somebody else. Your change was not made.",
   "line/exists": "That line is there already.",
   "line/ordered": "That part is on order, so the line stays. Cancel it with the supplier first.",
   "line/figure-does-not-fit": "That figure does not fit this line. The line was left as it is.",
+  "line/too-many": "This job has as many lines as it can hold. Nothing was added; add another job.",
+  "line/too-much": "That comes to more than ten million dollars. The line was left as it is; check the figures.",
 } as const;
 export type QuotingRefusal = keyof typeof QUOTING_REFUSALS;

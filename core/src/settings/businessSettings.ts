@@ -67,6 +67,8 @@ export type ListName = (typeof LIST_NAMES)[number];
 const FIRST_VERSIONS = { concerns: 1, intervals: 1, newcomers: 1 };
 export const listVersions = z.record(z.enum(LIST_NAMES), z.number().int());
 
+const RECEIPT_LINK_MONTHS = 18;
+
 export const businessSettings = z.object({
   /** How often each list was changed; whoever changes one says which version it was made from. */
   versions: listVersions.default(FIRST_VERSIONS),
@@ -91,12 +93,17 @@ export const businessSettings = z.object({
   newcomers: newcomerSettings,
   visitMinutes: z.array(z.number().int().positive()),
   regions: z.array(z.string()),
+  /** How long a receipt can be opened by the link it was sent with. */
+  receiptLinkMonths: z.number().int().positive().default(RECEIPT_LINK_MONTHS),
 });
 export type BusinessSettings = z.infer<typeof businessSettings>;
 
+type Newer = "versions" | "receiptLinkMonths";
+
 /** Settings as they were stored, brought forward: before lists had versions, all of them were at their first. */
 export function upgradeSettings(
-  stored: Omit<BusinessSettings, "versions"> & Partial<Pick<BusinessSettings, "versions">>,
+  stored: Omit<BusinessSettings, Newer> & Partial<Pick<BusinessSettings, Newer>>,
 ): BusinessSettings {
-  return { ...stored, versions: stored.versions ?? FIRST_VERSIONS };
+  const { versions = FIRST_VERSIONS, receiptLinkMonths = RECEIPT_LINK_MONTHS } = stored;
+  return { ...stored, versions, receiptLinkMonths };
 }

@@ -19,7 +19,8 @@ it.each([
 }); // prettier-ignore
 
 it("settings of before lists had versions are at their first", () => {
-  const { versions: _, ...before } = SETTINGS;
-  expect(upgradeSettings(before)).toEqual({ ...before, versions: { concerns: 1, intervals: 1, newcomers: 1 } });
+  const { versions: _, receiptLinkMonths: __, ...before } = SETTINGS;
+  const versions = { concerns: 1, intervals: 1, newcomers: 1 };
+  expect(upgradeSettings(before)).toEqual({ ...before, versions, receiptLinkMonths: 18 });
   expect(upgradeSettings(SETTINGS)).toEqual(SETTINGS);
 });

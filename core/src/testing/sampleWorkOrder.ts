@@ -43,6 +43,7 @@ export const LIBRARY: LibraryJob[] = [
 ];
 export const SETTINGS: BusinessSettings = {
   versions: { concerns: 3, intervals: 1, newcomers: 1 },
+  receiptLinkMonths: 18,
   phone: "",
   home: { street: "", latitude: 0, longitude: 0 },
   streets: [],

@@ -44,6 +44,7 @@ it("takes leaving as a fact even when nobody said they had come", () => {
 it.each<[string, VisitState | null, VisitCommand, string]>([
   ["booked twice", bookedVisit(START), book, "visit/exists"],
   ["that ends before it starts", null, { ...book, endsAt: START }, "visit/ends-before-start"],
+  ["that lasts for years", null, { ...book, endsAt: "2199-01-01T00:00:00.000Z" }, "visit/too-long"],
   ["that is not there", null, { type: "arrive" }, "visit/not-found"],
   [
     "moved when it is over",

@@ -1,17 +1,19 @@
 import { z } from "zod";
-import { uuid } from "../commands/fields";
-import { place } from "../places/place";
-
-const instant = z.iso.datetime();
+import { instant, uuid, words } from "../commands/fields";
+import { typedPlace } from "../places/place";
 
 export const bookVisit = z.strictObject({
   type: z.literal("bookVisit"),
-  workOrderIds: z.array(uuid).min(1).max(20),
+  workOrderIds: z
+    .array(uuid)
+    .min(1)
+    .max(20)
+    .transform((ids) => [...new Set(ids)]),
   mechanicId: uuid,
-  place,
+  place: typedPlace,
   startsAt: instant,
   endsAt: instant,
-  note: z.string().trim().max(500),
+  note: words(500),
   /** Book although the mechanic is busy then. */
   allowOverlap: z.boolean(),
 });

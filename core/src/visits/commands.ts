@@ -7,6 +7,9 @@ import type { VisitRefusal } from "./refusals";
 import { visitStanding } from "./standing";
 import { VISIT_VERSION, type VisitState } from "./state";
 
+/** What is longer stands in the way of every later booking. */
+const LONGEST_MS = 24 * 60 * 60 * 1000;
+
 const rule = ruleFor<VisitState, VisitState>();
 
 /** Every command of a booked visit. Facts (set off, arrived, left) are never refused: a second one changes nothing. */
@@ -85,4 +88,5 @@ export function booked(
 
 function requireSpan(startsAt: string, endsAt: string): void {
   if (Date.parse(endsAt) <= Date.parse(startsAt)) throw new Refusal<VisitRefusal>("visit/ends-before-start");
+  if (Date.parse(endsAt) - Date.parse(startsAt) > LONGEST_MS) throw new Refusal<VisitRefusal>("visit/too-long");
 }

@@ -11,6 +11,9 @@ import { nextAct } from "./nextAct";
 import { redactWorkOrder } from "./redactWorkOrder";
 import type { WorkOrderState } from "./state";
 import { waitingOf } from "./waiting";
+import type { WorkOrderCommand } from "./commands";
+import type { Right } from "../access/rights";
+import type { QuoteLine } from "../quoting/line";
 
 const NOW = "2026-11-23T18:00:00.000Z";
 const brakes = (state = start()): WorkOrderState =>
@@ -120,6 +123,75 @@ describe("intentions", () => {
       run(brakes(), { ...command, priceCents: null, quantity: 3 }, { actor: { ...FULL_ACTOR, rights: [] } }).jobs[0]
         ?.lines[1],
     ).toMatchObject({ quantity: 3 });
+  });
+
+  const rates = { id: "new", kind: "labor", description: "Look", hours: 2, rateCents: 10000, wageCents: null, paidHours: null } as const; // prettier-ignore
+  const part = { id: "new", kind: "part", description: "Seal", quantity: 1, costCents: null, markup: null, priceCents: 900, partNumber: null, brand: null } as const; // prettier-ignore
+  it.each<[string, QuoteLine, readonly Right[], string | null]>([
+    ["labor at the house's rate", rates, [], null],
+    ["labor at the house's rate and wage", { ...rates, wageCents: 3000 }, [], null],
+    ["labor at a cent an hour", { ...rates, rateCents: 1 }, ["seeCost"], "rights/change-prices"],
+    ["labor at a wage of one's own", { ...rates, wageCents: 1 }, ["seeCost"], "rights/change-prices"],
+    ["labor paid for other hours", { ...rates, paidHours: 9 }, ["seeCost"], "rights/change-prices"],
+    ["labor at a rate of one's own, by right", { ...rates, rateCents: 1 }, ["changePrices"], null],
+    ["a part at a price", part, ["changePrices"], null],
+    ["a part at a price, without the right", part, ["seeCost"], "rights/change-prices"],
+    ["a part at a cost, of which the price would tell the markup", { ...part, costCents: 500, markup: "standard", priceCents: null }, ["changePrices"], "rights/see-cost"],
+    ["a part of a markup, of which the price would tell the cost", { ...part, markup: "standard" }, ["changePrices"], "rights/see-cost"],
+    ["a part at a cost, by both rights", { ...part, costCents: 500, markup: "standard", priceCents: null }, ["changePrices", "seeCost"], null],
+    ["a fee", { id: "new", kind: "fee", description: "Fee", quantity: 1, priceCents: 1 }, [], "rights/change-prices"],
+  ])("take of lines only what the house does not decide: %s", (_name, line, rights, refusal) => {
+    const add = (): WorkOrderState => run(brakes(), { type: "addLine", jobId: "brakes", line }, { actor: { ...FULL_ACTOR, rights } });
+    if (refusal !== null) expect(add).toThrow(new Refusal(refusal as "rights/see-cost"));
+    else expect(add().jobs[0]?.lines.at(-1)).toMatchObject({ id: "new", byHand: true });
+  }); // prettier-ignore
+
+  it("keep the house's wage where whoever adds labor may not see it", () => {
+    const after = run(
+      brakes(),
+      { type: "addLine", jobId: "brakes", line: rates },
+      { actor: { ...FULL_ACTOR, rights: [] } },
+    );
+    expect(after.jobs[0]?.lines.at(-1)).toMatchObject({ wageCents: 3000 });
+  });
+
+  it("mark hours and quantities typed by hand, and nothing else", () => {
+    const change = (over: object): QuoteLine | undefined =>
+      run(brakes(), { type: "changeLine", lineId: "b2", hours: null, quantity: null, priceCents: null, ...over }).jobs[0]?.lines[1]; // prettier-ignore
+    expect(change({ quantity: 3 })?.byHand).toBe(true);
+    expect(change({ priceCents: 3, quantity: 1 })?.byHand).toBeUndefined();
+  });
+
+  it.each([
+    ["a markup that is none", { ...part, costCents: 1, markup: "constructor", priceCents: null }, "line/figure-does-not-fit"],
+    ["more than any line comes to", { ...part, quantity: 100_000, priceCents: 100_000_000 }, "line/too-much"],
+  ] as const)("refuse %s", (_name, line, code) => {
+    expect(() => run(brakes(), { type: "addLine", jobId: "brakes", line })).toThrow(new Refusal(code));
+  }); // prettier-ignore
+
+  it("hold so many jobs, lines and concerns, and no more", () => {
+    let state = brakes();
+    const fill = (count: number, command: (index: number) => WorkOrderCommand): void => {
+      for (let index = 0; index < count; index++) state = run(state, command(index));
+    };
+    const addFee = (index: number): WorkOrderCommand => ({ type: "addLine", jobId: "brakes", line: { ...rates, id: `l${index}` } }); // prettier-ignore
+    const addOwn = (index: number): WorkOrderCommand => ({ type: "addOwnJob", jobId: `j${index}`, title: "x", concernId: null }); // prettier-ignore
+    const addWish = (index: number): WorkOrderCommand => ({ type: "addConcern", concernId: `w${index}`, text: "x", kind: "wish", phraseId: null }); // prettier-ignore
+    expect(() => fill(200, addFee)).toThrow(new Refusal("line/too-many"));
+    expect(() => fill(200, addOwn)).toThrow(new Refusal("job/too-many"));
+    expect(() => fill(200, addWish)).toThrow(new Refusal("concern/too-many"));
+    expect([state.jobs.length, state.jobs[0]?.lines.length, state.concerns.length]).toEqual([100, 100, 100]);
+  });
+
+  it("mark cash taken while a charge is not clear, where both together are too much", () => {
+    const agreed = yes(brakes());
+    const due = balanceOf(agreed).dueCents;
+    const cash = (amountCents: number, unclearChargeCents: number): string[] =>
+      run(agreed, { type: "takeCash", paymentId: "p", amountCents, tenderedCents: amountCents }, { unclearChargeCents }).conflicts.map(({ code }) => code); // prettier-ignore
+    expect(cash(due, due)).toEqual(["payment/charge-unclear"]);
+    expect(cash(due - 500, 500)).toEqual([]);
+    expect(cash(due, 0)).toEqual([]);
+    expect(cash(due + 1, 1)).toEqual(["payment/more-than-owed", "payment/charge-unclear"]);
   });
 
   it("do not take off what is finished or on order", () => {

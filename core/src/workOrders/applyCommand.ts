@@ -3,7 +3,7 @@ import { hasRight } from "../access/rights";
 import type { CommandContext } from "../commands/context";
 import { Refusal } from "../commands/refusal";
 import type { CommandRule } from "../commands/rule";
-import { rightFor, workOrderRules, type WorkOrderCommand } from "./commands";
+import { rightsFor, workOrderRules, type WorkOrderCommand } from "./commands";
 import { opened } from "./openWorkOrder";
 import type { WorkOrderRefusal } from "./refusals";
 import type { WorkOrderState } from "./state";
@@ -21,19 +21,19 @@ export function applyCommand(
   command: WorkOrderCommand,
   context: CommandContext,
 ): WorkOrderState {
-  requireRight(command, context);
   if (command.type === "openWorkOrder") {
     if (state) throw new Refusal<WorkOrderRefusal>("work-order/exists");
     return opened(command, context);
   }
   if (!state) throw new Refusal<WorkOrderRefusal>("work-order/not-found");
+  requireRights(state, command, context);
   // The table has one rule for each type, and each takes the command of its own.
   const rule = workOrderRules[command.type] as CommandRule<WorkOrderState, WorkOrderState, never>;
   const changes = rule.apply(state, command as never, context);
   return Object.keys(changes).length === 0 ? state : { ...state, ...changes };
 }
 
-function requireRight(command: WorkOrderCommand, { actor }: CommandContext): void {
-  const right = rightFor(command);
-  if (right !== null && !hasRight(actor, right)) throw new Refusal(refusalForRight(right));
+function requireRights(state: WorkOrderState, command: WorkOrderCommand, { actor }: CommandContext): void {
+  const missing = rightsFor(command, state).find((right) => !hasRight(actor, right));
+  if (missing !== undefined) throw new Refusal(refusalForRight(missing));
 }

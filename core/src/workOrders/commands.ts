@@ -2,6 +2,7 @@ import { z } from "zod";
 import type { Right } from "../access/rights";
 import { approvalRules } from "../approvals/commands";
 import { concernRules } from "../concerns/commands";
+import type { CommandRule } from "../commands/rule";
 import { conflictRules } from "../conflicts/commands";
 import { inspectionRules } from "../inspection/commands";
 import { paymentRules } from "../payments/commands";
@@ -9,6 +10,7 @@ import { quotingRules } from "../quoting/commands";
 import { sourcingRules } from "../sourcing/commands";
 import { workRules } from "../work/commands";
 import { openWorkOrderRule } from "./openWorkOrder";
+import type { WorkOrderState } from "./state";
 import { swapRules } from "./swap";
 
 /** Every command of an opened work order, by its name: what each area keeps, put together. */
@@ -39,11 +41,12 @@ export function ruleOf(type: WorkOrderCommand["type"]): Pick<Rules[keyof Rules],
   return rules[type];
 }
 
-/** The right a command takes; null: anybody's to give. */
-export function rightFor(command: WorkOrderCommand): Right | null {
+/** The rights a command takes on an opened work order; none: anybody's to give. */
+export function rightsFor(command: WorkOrderCommand, state: WorkOrderState): readonly Right[] {
+  if (command.type === "openWorkOrder") return [];
   // Each rule of the table takes the command of its own type.
-  const { right } = rules[command.type] as { right: (command: WorkOrderCommand) => Right | null };
-  return right(command);
+  const { rights } = workOrderRules[command.type] as CommandRule<WorkOrderState, WorkOrderState, never>;
+  return rights(command as never, state);
 }
 
 /** Every command, the server's own included. */

@@ -18,6 +18,8 @@ export const WORK_ORDER_REFUSALS = {
   "customer/erased": "That customer was erased; only the bills are left. Nothing was changed; make a new customer.",
   "customer/not-found": "That customer is not kept here any more. Nothing was changed; pick another.",
   "vehicle/not-found": "That car is not kept here any more. Nothing was changed; pick another.",
+  "command/unreadable":
+    "The server could not read this. Nothing was changed; what you did after it was kept. Load the page again, then do it once more.",
   "command/cannot-be-stored":
     "This could not be stored, so it was left out. What you did after it was kept; do it again in another way.",
 } as const;

@@ -1,7 +1,14 @@
 import { v7 as uuid } from "uuid";
-import type { WorkOrderView } from "@mechanon/contract";
+import type { Customer, WorkOrderView } from "@mechanon/contract";
 import { routes } from "@mechanon/contract";
-import { findOrder, sendCommand, startTestServer, type Person, type TestServer } from "../testing/testServer";
+import {
+  findOrder,
+  sendCommand,
+  startTestServer,
+  type Answer,
+  type Person,
+  type TestServer,
+} from "../testing/testServer";
 
 let server: TestServer;
 let odile: Person;
@@ -115,5 +122,46 @@ describe("rights", () => {
       priceCents: 1,
     });
     expect(body.outcomes[0]).toMatchObject({ outcome: "refused", refusal: "rights/change-prices" });
+  });
+
+  it("refuse rates, wages and costs of one's own to who lacks the right, and a house's line to nobody", async () => {
+    const { id } = await findOrder(odile, "Caspian");
+    const { state } = (await tomas.get<WorkOrderView>(`/api/work-orders/${id}`)).body;
+    const jobId = uuid();
+    await sendCommand(tomas, id, { type: "addOwnJob", jobId, title: "Look", concernId: null });
+    const add = async (who: Person, over: object): Promise<string | null> => {
+      const line = { id: uuid(), kind: "labor", description: "Look", hours: 2, rateCents: state.rules.laborRateCents, wageCents: null, paidHours: null, ...over }; // prettier-ignore
+      const [outcome] = (await sendCommand(who, id, { type: "addLine", jobId, line })).body.outcomes;
+      return outcome?.refusal ?? null;
+    };
+    expect(await add(tomas, {})).toBeNull();
+    expect(await add(tomas, { rateCents: 1 })).toBe("rights/change-prices");
+    expect(await add(tomas, { rateCents: 99_999_999 })).toBe("rights/change-prices");
+    expect(await add(tomas, { wageCents: 1 })).toBe("rights/change-prices");
+    const part = { kind: "part", description: "Seal", quantity: 1, costCents: 1000, markup: "standard", priceCents: null, partNumber: null, brand: null }; // prettier-ignore
+    const probe = async (who: Person, over: object): Promise<string | null> => {
+      const line = { id: uuid(), ...part, ...over };
+      return (await sendCommand(who, id, { type: "addLine", jobId, line })).body.outcomes[0]?.refusal ?? null;
+    };
+    // Whoever may price but not see cost gives a price, and learns of no markup by trying costs.
+    for (let cost = 1; cost <= 17; cost++) expect(await probe(wren, { costCents: cost * 500 })).toBe("rights/see-cost");
+    expect(await probe(wren, { costCents: null, markup: null, priceCents: 900 })).toBeNull();
+    expect(await probe(odile, {})).toBeNull();
+  });
+
+  it("let only who may change prices say who pays no tax", async () => {
+    const taxExemption = { number: "EX-77" };
+    const create = async (who: Person, over: object): Promise<Answer<Customer>> => {
+      const id = uuid();
+      return who.post<Customer>("/api/customers", { id, name: `Someone ${id.slice(-6)}`, ...over }, { "Idempotency-Key": id }); // prettier-ignore
+    };
+    expect((await create(tomas, { taxExemption })).body).toMatchObject({ status: 403, code: "rights/missing" });
+    const { body: kept } = await create(wren, { taxExemption });
+    const { id, createdAt: _at, erasedAt: _erased, ...fields } = kept;
+    const change = (over: object): Promise<Answer> =>
+      tomas.send("PATCH", `/api/customers/${id}`, { ...fields, ...over });
+    expect((await change({ taxExemption: null })).status).toBe(403);
+    expect((await change({ taxExemption: { number: "EX-78" } })).status).toBe(403);
+    expect((await change({ name: "Someone Renamed" })).status).toBe(200);
   });
 });

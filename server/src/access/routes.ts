@@ -1,18 +1,32 @@
-import type { Request, Response, Router } from "express";
+import type { Request, Response } from "express";
 import { routes, type Me } from "@mechanon/contract";
+import { askPrepared } from "../db/askPrepared";
 import { Person } from "../db/models";
 import { AppError } from "../http/errors";
-import { anyone, mount } from "../http/mount";
+import type { Mounting } from "../http/mount";
 import type { Deps } from "../scope";
-import { QueryTypes } from "sequelize";
+import { deviceName } from "./deviceName";
 import { verifyPassword } from "./passwords";
-import { SESSION_COOKIE, SESSION_MS, endSession, findSession, startSession, type SessionPerson } from "./sessions";
+import {
+  DEVICE_COOKIE,
+  DEVICE_MS,
+  SESSION_COOKIE,
+  SESSION_MS,
+  endOwnSession,
+  endSession,
+  findSession,
+  keepDevice,
+  knownDevice,
+  ownSessions,
+  startSession,
+  type SessionPerson,
+} from "./sessions";
 import type { SignInTries } from "./tries";
 
 /** Gives who asks. @throws {AppError} `session/missing` for a stranger. */
 export function sessionScope({ db }: Pick<Deps, "db">): (req: Request) => Promise<SessionPerson> {
   return async (req) => {
-    const token = tokenOf(req);
+    const token = tokenOf(req, SESSION_COOKIE);
     const person = token === null ? null : await findSession(db, token);
     if (!person)
       throw new AppError("session/missing", "You are not signed in. Sign in; what you did on this device is kept.");
@@ -20,48 +34,54 @@ export function sessionScope({ db }: Pick<Deps, "db">): (req: Request) => Promis
   };
 }
 
-export function accessRoutes(router: Router, deps: Deps, tries: SignInTries, dummyHash: string): void {
-  const { db } = deps;
-  mount(router, routes.signIn, anyone, async ({ body, req, res }) => {
+export function accessRoutes(mounting: Mounting, { db, log }: Deps, tries: SignInTries, dummyHash: string): void {
+  mounting.open(routes.signIn, async ({ body, req, res }) => {
     const login = body.login.toLowerCase();
-    const address = req.ip ?? "";
-    await tries.requireFree(login, address);
-    const [found] = await db.query<{ business_id: string; id: string; password_hash: string }>(
-      "select p.business_id, p.id, p.password_hash from directory.logins l join people p on p.business_id = l.business_id and p.id = l.person_id where l.login = $1",
-      {
-        bind: [login],
-        type: QueryTypes.SELECT,
-      },
+    const [found] = await askPrepared<{ business_id: string; person_id: string; password_hash: string }>(
+      db,
+      "select * from directory.find_login($1)",
+      [login],
     );
+    const known = tokenOf(req, DEVICE_COOKIE);
+    const device = found ? await knownDevice(db, found.business_id, found.person_id, known) : null;
     // An unknown name costs the same time as a wrong password, so that names cannot be guessed.
-    const isRight = await verifyPassword(body.password, found?.password_hash ?? dummyHash);
-    if (!found || !isRight) {
-      await tries.countWrong(login, address);
+    const isRight = await tries.attempt({ login, address: req.ip ?? "", device }, () =>
+      verifyPassword(body.password, found?.password_hash ?? dummyHash),
+    );
+    if (!found || !isRight)
       throw new AppError(
         "session/wrong-password",
         "That name and password do not belong together. Check both and try again.",
       );
-    }
-    await tries.forget(login);
-    const token = await startSession(db, found.business_id, found.id);
-    setCookie(req, res, token, SESSION_MS);
+    const { business_id: businessId, person_id: personId } = found;
+    // Whoever was signed in on this device is not any more.
+    const before = tokenOf(req, SESSION_COOKIE);
+    if (before !== null) await endSession(db, before);
+    const token = await startSession(db, businessId, personId, deviceName(req.get("User-Agent") ?? ""));
+    setCookie(req, res, SESSION_COOKIE, token, SESSION_MS);
+    setCookie(req, res, DEVICE_COOKIE, await keepDevice(db, businessId, personId, known), DEVICE_MS);
     const person = await findSession(db, token);
     if (!person) throw new AppError("session/missing", "The session could not be started. Try again.");
+    log.info({ businessId, personId, address: req.ip }, "signed in");
     return toMe(person);
   });
-  mount(router, routes.whoAmI, sessionScope(deps), async ({ scope }) => toMe(scope));
-  mount(router, routes.signOut, anyone, async ({ req, res }) => {
-    const token = tokenOf(req);
+  mounting.route(routes.whoAmI, async ({ scope }) => toMe(scope));
+  mounting.open(routes.signOut, async ({ req, res }) => {
+    const token = tokenOf(req, SESSION_COOKIE);
     if (token !== null) await endSession(db, token);
-    setCookie(req, res, "", 0);
+    setCookie(req, res, SESSION_COOKIE, "", 0);
+    // Photos and papers that the browser kept belong to whoever was signed in.
+    res.set("Clear-Site-Data", '"cache"');
   });
-  mount(router, routes.demoAccounts, anyone, async () => {
-    const accounts = await db.query<{ login: string; password: string; name: string; role: string }>(
-      "select p.login, p.demo_password as password, p.name, p.role from people p join businesses b on b.id = p.business_id where b.is_demo and p.demo_password is not null order by p.login",
-      { type: QueryTypes.SELECT },
-    );
-    return { accounts };
-  });
+  mounting.route(routes.ownSessions, async ({ scope }) => ({ sessions: await ownSessions(db, scope) }));
+  mounting.route(routes.endOwnSession, async ({ scope, params }) => endOwnSession(db, scope, params.id));
+  mounting.open(routes.demoAccounts, async () => ({
+    accounts: await askPrepared<{ login: string; password: string; name: string; role: string }>(
+      db,
+      "select * from directory.demo_accounts()",
+      [],
+    ),
+  }));
 }
 
 /** People of the business who can be sent. */
@@ -80,12 +100,12 @@ function toMe({ actor, role, isMechanic, businessId, businessName, timeZone }: S
   };
 }
 
-function tokenOf(req: Request): string | null {
+function tokenOf(req: Request, cookie: string): string | null {
   const cookies = req.cookies as Record<string, unknown>;
-  const token = cookies[SESSION_COOKIE];
+  const token = cookies[cookie];
   return typeof token === "string" && token.length > 0 && token.length < 200 ? token : null;
 }
 
-function setCookie(req: Request, res: Response, token: string, maxAge: number): void {
-  res.cookie(SESSION_COOKIE, token, { httpOnly: true, sameSite: "strict", secure: req.secure, path: "/", maxAge });
+function setCookie(req: Request, res: Response, name: string, value: string, maxAge: number): void {
+  res.cookie(name, value, { httpOnly: true, sameSite: "strict", secure: req.secure, path: "/", maxAge });
 }

@@ -1,56 +1,74 @@
-import { RateLimiterPostgres, RateLimiterRes } from "rate-limiter-flexible";
+import { bulkhead, BulkheadRejectedError, type BulkheadPolicy } from "cockatiel";
+import { LRUCache } from "lru-cache";
+import { RateLimiterRes, type RateLimiterPostgres } from "rate-limiter-flexible";
 import type { Sequelize } from "sequelize";
 import { AppError } from "../http/errors";
+import { countedInDatabase } from "../http/rates";
 
 const TRIES = 8;
 const WINDOW_SECONDS = 15 * 60;
+/** Hashing takes a thread and 32 MB: so many at one time, one of them for each address. */
+const HASHES_AT_ONCE = 2;
+const WAITING = 200;
+const WAITING_OF_ADDRESS = 7;
+const ADDRESSES = 5_000;
 
-/** Counts wrong passwords per name and per address in the database, so that all servers count together. */
+/**
+ * Bounds the tries of a password: counted before they are made, per name in the database, so that all servers count
+ * together. A device its person signed in on before has tries of its own, so that nobody is shut out by what others
+ * type. Addresses are not shut out, many people may be behind one: each waits for its own tries.
+ */
 export class SignInTries {
-  private constructor(
-    private readonly byLogin: RateLimiterPostgres,
-    private readonly byAddress: RateLimiterPostgres,
-  ) {}
+  private readonly byLogin: RateLimiterPostgres;
+  private readonly byDevice: RateLimiterPostgres;
+  private readonly hashing = bulkhead(HASHES_AT_ONCE, WAITING);
+  private readonly ofAddress = new LRUCache<string, BulkheadPolicy>({ max: ADDRESSES });
 
-  static async create(db: Sequelize): Promise<SignInTries> {
-    const limiter = (keyPrefix: string, points: number): Promise<RateLimiterPostgres> =>
-      new Promise((resolve, reject) => {
-        const made = new RateLimiterPostgres(
-          {
-            storeClient: db,
-            storeType: "sequelize",
-            points,
-            duration: WINDOW_SECONDS,
-            keyPrefix,
-            tableName: "sign_in_tries",
-          },
-          (error?: Error) => (error ? reject(error) : resolve(made)),
-        );
-      });
-    return new SignInTries(await limiter("login", TRIES), await limiter("address", TRIES * 5));
+  constructor(db: Sequelize) {
+    this.byLogin = countedInDatabase(db, "login", TRIES, WINDOW_SECONDS);
+    this.byDevice = countedInDatabase(db, "device", TRIES, WINDOW_SECONDS);
   }
 
-  /** @throws {AppError} `session/too-many-tries` with the time to wait. */
-  async requireFree(login: string, address: string): Promise<void> {
-    const [a, b] = await Promise.all([this.byLogin.get(login), this.byAddress.get(address)]);
-    if (a && a.consumedPoints >= TRIES) throw tooMany(a);
-    if (b && b.consumedPoints >= TRIES * 5) throw tooMany(b);
+  /**
+   * Makes one try.
+   *
+   * @param device - of a device that is known for this name; null: any other.
+   * @param isRight - looks whether the password is right.
+   * @throws {AppError} `session/too-many-tries` with the time to wait.
+   */
+  async attempt(
+    { login, address, device }: { login: string; address: string; device: string | null },
+    isRight: () => Promise<boolean>,
+  ): Promise<boolean> {
+    const [counter, key] = device === null ? [this.byLogin, login] : [this.byDevice, device];
+    await counter.consume(key).catch((error: unknown) => {
+      throw error instanceof RateLimiterRes ? tooMany(error.msBeforeNext) : error;
+    });
+    const right = await this.inTurn(address, isRight);
+    if (right) await counter.delete(key);
+    return right;
   }
 
-  async countWrong(login: string, address: string): Promise<void> {
-    await Promise.all([this.byLogin.penalty(login), this.byAddress.penalty(address)]);
-  }
-
-  async forget(login: string): Promise<void> {
-    await this.byLogin.delete(login);
+  private async inTurn(address: string, work: () => Promise<boolean>): Promise<boolean> {
+    const own = this.ofAddress.get(address) ?? bulkhead(1, WAITING_OF_ADDRESS);
+    this.ofAddress.set(address, own);
+    try {
+      return await own.execute(() => this.hashing.execute(work));
+    } catch (error) {
+      if (error instanceof BulkheadRejectedError)
+        throw new AppError("session/too-many-tries", "Many are signing in just now. Wait a moment, then try again.", {
+          retryAfterSeconds: 2,
+        });
+      throw error;
+    }
   }
 }
 
-function tooMany(state: RateLimiterRes): AppError {
-  const seconds = Math.ceil(state.msBeforeNext / 1000);
+function tooMany(waitMs: number): AppError {
+  const seconds = Math.ceil(waitMs / 1000);
   return new AppError(
     "session/too-many-tries",
-    `Too many wrong passwords. Wait ${Math.ceil(seconds / 60)} minutes, then try again.`,
+    `Too many wrong passwords. Wait ${Math.ceil(seconds / 60)} minutes, then try again; a device you signed in on before still lets you in.`,
     { retryAfterSeconds: seconds },
   );
 }

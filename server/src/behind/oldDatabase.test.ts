@@ -1,4 +1,3 @@
-import { randomBytes } from "node:crypto";
 import { readFileSync } from "node:fs";
 import { join } from "node:path";
 import { gunzipSync } from "node:zlib";
@@ -9,6 +8,7 @@ import { connect } from "../db/connect";
 import { migrate } from "../db/migrate";
 import { rebuildLedger } from "../ledger/rebuildLedger";
 import { openOrders, sendCommand, startTestServer, until, type Person, type TestServer } from "../testing/testServer";
+import { dropDatabase, makeDatabase, urlsOf } from "../testing/databases";
 
 /** A database as the commit before this storage left it: the demo, and money, orders and photos on top. */
 const SAMPLE = join(__dirname, "..", "testing", "samples", "before-ground.sql.gz");
@@ -38,13 +38,9 @@ const placesOf = async (): Promise<string[]> =>
   ).rows.map(({ place }) => place);
 
 beforeAll(async () => {
-  const admin = process.env.PG_ADMIN_URL ?? "";
-  name = `old_${randomBytes(6).toString("hex")}`;
-  const root = new pg.Client({ connectionString: `${admin}/postgres` });
-  await root.connect();
-  await root.query(`create database ${name}`);
-  await root.end();
-  client = new pg.Client({ connectionString: `${admin}/${name}` });
+  name = await makeDatabase("old");
+  const urls = urlsOf(name);
+  client = new pg.Client({ connectionString: urls.DATABASE_OWNER_URL });
   await client.connect();
   // What only psql understands is left out.
   const sql = gunzipSync(readFileSync(SAMPLE)).toString("utf8").replace(/^\\.*$/gm, "");
@@ -56,21 +52,18 @@ beforeAll(async () => {
     customers: await count("customers"),
   };
   places = await placesOf();
-  const db = connect(`${admin}/${name}`);
-  await migrate(db, `${admin}/${name}`);
+  const db = connect(urls.DATABASE_OWNER_URL);
+  await migrate(db, urls.DATABASE_OWNER_URL);
   await db.close();
   placesAfter = await placesOf();
   states = (await client.query<{ id: string; state: Record<string, unknown[]> }>("select id, state from work_orders")).rows;
-  server = await startTestServer({ DATABASE_URL: `${admin}/${name}`, SETTLE_AFTER_MS: "60000" });
+  server = await startTestServer({ ...urls, SETTLE_AFTER_MS: "60000" });
   odile = await server.signIn();
 }); // prettier-ignore
 afterAll(async () => {
   await client?.end();
   await server?.stop();
-  const root = new pg.Client({ connectionString: `${process.env.PG_ADMIN_URL ?? ""}/postgres` });
-  await root.connect();
-  await root.query(`drop database if exists ${name} with (force)`);
-  await root.end();
+  await dropDatabase(name);
 });
 
 it("is migrated without a work order, visit, command or photo written anew: a start does not wait for them", () => {
@@ -136,7 +129,9 @@ it("has brought everything forward behind the server, and lost nothing of it", a
   const photo = await odile.get("/api/photos/01900000-0000-7000-8000-00000000f070");
   expect([photo.status, photo.headers.get("content-type")]).toEqual([200, "image/png"]);
   expect(await count("pg_index where not indisvalid")).toBe(0);
-  expect((await rebuildLedger(server.running.deps.config.databaseUrl, false, () => undefined)).differences).toBe(0);
+  expect((await rebuildLedger(server.running.deps.config.databaseOwnerUrl, false, () => undefined)).differences).toBe(
+    0,
+  );
 });
 
 it("goes on asking about the charge and the order whose answers were lost", async () => {

@@ -2,9 +2,9 @@ import { QueryTypes } from "sequelize";
 import { Client } from "pg";
 import { workOrderState } from "@mechanon/core";
 import type { CustomerSheet, Found } from "@mechanon/contract";
-import { Business, Person, WorkOrderRow } from "../db/models";
+import { ofBusiness } from "../db/ofBusiness";
 import { startTestServer, type TestServer } from "../testing/testServer";
-import { generatePeople, generateWork } from "./generate";
+import { generatePeople, generateWork, odilesIds } from "./generate";
 import { Chance, madeUpNames } from "./madeUp";
 
 let server: TestServer;
@@ -41,14 +41,13 @@ describe("chance", () => {
 
 it("made-up people and work are like real ones: found, opened, in the shape of every work order", async () => {
   const { db, config } = server.running.deps;
-  const business = await Business.findOne({ rejectOnEmpty: true });
-  const odile = await Person.findOne({ where: { businessId: business.id, login: "odile" }, rejectOnEmpty: true });
-  const people = await generatePeople(db, business.id, 120);
-  const client = new Client({ connectionString: config.databaseUrl });
+  const odile = await odilesIds(server.db);
+  const people = await ofBusiness(odile.businessId, () => generatePeople(db, odile.businessId, 120));
+  const client = new Client({ connectionString: config.databaseOwnerUrl });
   await client.connect();
-  await generateWork(client, business.id, odile.id, 600);
+  await generateWork(client, odile.businessId, odile.personId, 600);
   await client.end();
-  const rows = await WorkOrderRow.findAll({ where: { businessId: business.id } });
+  const rows = await server.db.query<{ state: object }>("select state from work_orders", { type: QueryTypes.SELECT });
   expect(rows.length).toBeGreaterThanOrEqual(600);
   for (const { state } of rows) expect(() => workOrderState.parse(state)).not.toThrow();
   const person = await server.signIn();
@@ -59,6 +58,6 @@ it("made-up people and work are like real ones: found, opened, in the shape of e
     expect(sheet.vehicles.map(({ plate }) => plate).sort()).toEqual(cars.map(({ plate }) => plate).sort());
     expect(sheet.pastWorkCount + sheet.openWork.length).toBeGreaterThan(0);
   }
-  const later = await db.query<{ count: number }>("select count(*)::int as count from work_orders where later_count > 0", { type: QueryTypes.SELECT }); // prettier-ignore
+  const later = await server.db.query<{ count: number }>("select count(*)::int as count from work_orders where later_count > 0", { type: QueryTypes.SELECT }); // prettier-ignore
   expect(later[0]?.count).toBeGreaterThanOrEqual(20);
 });

@@ -10,7 +10,7 @@ import {
   type WorkOrderState,
 } from "@mechanon/core";
 import type { Client } from "pg";
-import type { Sequelize } from "sequelize";
+import { QueryTypes, type Sequelize } from "sequelize";
 import { v7 as uuid } from "uuid";
 import { insertCustomers } from "../customers/insertCustomers";
 import { indexCustomers } from "../search/indexCustomers";
@@ -87,8 +87,6 @@ export async function generateWork(
     [businessId],
   );
   await client.query("vacuum analyze");
-  // What is written out later would be timed with the searches.
-  await client.query("checkpoint");
 }
 
 class PeopleMaker {
@@ -225,4 +223,14 @@ function templates(): string[] {
     build([...open, add(wipers, "wipers"), answered([[oil, "yes"], [wipers, "later"]]), ...done]),
     build(open),
   ].map((state) => JSON.stringify(state)); // prettier-ignore
+}
+
+/** The demo's owner, whom made-up work belongs to. @param owner - the database as its owner sees it. */
+export async function odilesIds(owner: Sequelize): Promise<{ businessId: string; personId: string }> {
+  const [row] = await owner.query<{ businessId: string; personId: string }>(
+    `select business_id as "businessId", id as "personId" from people where login = 'odile'`,
+    { type: QueryTypes.SELECT },
+  );
+  if (!row) throw new Error("the demo was not loaded");
+  return row;
 }

@@ -3,9 +3,11 @@ import { Agent, get } from "node:http";
 import { Client } from "pg";
 import { v7 as uuid } from "uuid";
 import { readConfig } from "../config";
-import { Business, Person } from "../db/models";
+import { connect } from "../db/connect";
+import { ofBusiness } from "../db/ofBusiness";
 import { start, type Running } from "../start";
-import { generatePeople, generateWork, type MadeUpCustomer } from "./generate";
+import { urlsOf } from "../testing/databases";
+import { generatePeople, generateWork, odilesIds, type MadeUpCustomer } from "./generate";
 import { Chance, madeUpNames } from "./madeUp";
 import { readTicks, stolenPercent } from "./stolen";
 
@@ -170,22 +172,27 @@ async function open(admin: string, size: number): Promise<Bench> {
   const client = new Client({ connectionString: `${admin}/postgres` });
   await client.connect();
   await client.query(`drop database if exists ${database} with (force)`);
-  await client.query(`create database ${database}`);
+  await client.query(`create database ${database} owner mechanon_owner`);
   await client.end();
-  const direct = new Client({ connectionString: `${admin}/${database}` });
-  const running = await start(
-    readConfig({ PORT: "0", DATABASE_URL: `${admin}/${database}`, LOG_LEVEL: "error", WEB_DIR: "/nonexistent" }),
-  );
+  const urls = urlsOf(database);
+  const direct = new Client({ connectionString: urls.DATABASE_OWNER_URL });
+  const running = await start(readConfig({ PORT: "0", ...urls, LOG_LEVEL: "error", WEB_DIR: "/nonexistent" }));
   const { db } = running.deps;
-  const business = await Business.findOne({ rejectOnEmpty: true });
-  const mechanic = await Person.findOne({ where: { businessId: business.id, login: "odile" }, rejectOnEmpty: true });
+  const owner = connect(urls.DATABASE_OWNER_URL);
+  const { businessId, personId } = await odilesIds(owner);
+  await owner.close();
   const started = performance.now();
-  const people = await generatePeople(db, business.id, size);
+  const people = await ofBusiness(businessId, () => generatePeople(db, businessId, size));
   const made = performance.now();
   // On a connection of its own: the server's end a statement after twenty seconds.
   await direct.connect();
-  await generateWork(direct, business.id, mechanic.id, size * WORK_PER_CUSTOMER);
+  await generateWork(direct, businessId, personId, size * WORK_PER_CUSTOMER);
   await direct.end();
+  // What is written out later would be timed with the searches.
+  const superuser = new Client({ connectionString: `${admin}/postgres` });
+  await superuser.connect();
+  await superuser.query("checkpoint");
+  await superuser.end();
   print({ figure: "make the people", unit: "s", size, median: round((made - started) / 1000) });
   print({ figure: "make their work", unit: "s", size, median: round((performance.now() - made) / 1000) });
   const answer = await fetch(`${running.url}/api/session`, {

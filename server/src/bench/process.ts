@@ -9,6 +9,8 @@ export interface Running {
   /** From its start until it listened. */
   startMs: number;
   stop(): Promise<void>;
+  /** As a machine that loses its power. */
+  kill(): Promise<void>;
 }
 
 /** Starts a script and waits until it says its address. @param root - another checkout's folder, for older code. */
@@ -26,12 +28,17 @@ export async function startProcess(script: string, env: Record<string, string>, 
     });
     child.once("exit", (code) => reject(new Error(`${script} ended with ${code}`)));
   });
-  return { url, startMs: performance.now() - from, stop: () => end(child) };
+  return {
+    url,
+    startMs: performance.now() - from,
+    stop: () => end(child, "SIGTERM"),
+    kill: () => end(child, "SIGKILL"),
+  };
 }
 
-function end(child: ChildProcess): Promise<void> {
+function end(child: ChildProcess, signal: "SIGTERM" | "SIGKILL"): Promise<void> {
   return new Promise((resolve) => {
     child.once("exit", () => resolve());
-    child.kill("SIGTERM");
+    child.kill(signal);
   });
 }

@@ -1,4 +1,3 @@
-import { randomBytes } from "node:crypto";
 import { readFileSync } from "node:fs";
 import { Agent, request } from "node:http";
 import { tmpdir } from "node:os";
@@ -9,6 +8,8 @@ import pg from "pg";
 import { v7 as uuid } from "uuid";
 import { connect } from "../db/connect";
 import { defineModels } from "../db/models";
+import { ofBusiness } from "../db/ofBusiness";
+import { dropDatabase, makeDatabase, urlsOf } from "../testing/databases";
 import { generatePeople, generateWork } from "./generate";
 import { startProcess, type Running } from "./process";
 import { readTicks, stolenPercent } from "./stolen";
@@ -120,8 +121,8 @@ async function benchStart(): Promise<void> {
 }
 
 async function startOnOld(workOrders: number): Promise<number> {
-  const { name, url } = await createDatabase();
-  const client = new pg.Client({ connectionString: url });
+  const name = await makeDatabase("bench");
+  const client = new pg.Client({ connectionString: urlsOf(name).DATABASE_OWNER_URL });
   await client.connect();
   await client.query(
     gunzipSync(readFileSync(SAMPLE))
@@ -140,7 +141,7 @@ async function startOnOld(workOrders: number): Promise<number> {
   );
   await client.query("vacuum analyze");
   await client.end();
-  const running = await startProcess("server/src/main.ts", environment(url));
+  const running = await startProcess("server/src/main.ts", environment(urlsOf(name)));
   await running.stop();
   await dropDatabase(name);
   return running.startMs;
@@ -154,6 +155,7 @@ class Served {
   private constructor(
     private readonly running: Running,
     private readonly name: string,
+    /** As its owner sees it. */
     readonly databaseUrl: string,
   ) {}
 
@@ -162,9 +164,12 @@ class Served {
   }
 
   static async open(script: string, root?: string): Promise<Served> {
-    const { name, url } = await createDatabase();
-    const running = await startProcess(script, environment(url), root);
-    const served = new Served(running, name, url);
+    const name = await makeDatabase("bench");
+    // Code of before the roles asks as the superuser.
+    const urls =
+      root === undefined ? urlsOf(name) : { DATABASE_URL: `${ADMIN}/${name}`, DATABASE_OWNER_URL: `${ADMIN}/${name}` };
+    const running = await startProcess(script, environment(urls), root);
+    const served = new Served(running, name, urls.DATABASE_OWNER_URL);
     const answer = await fetch(`${running.url}/api/session`, {
       method: "POST",
       headers: { "Content-Type": "application/json" },
@@ -211,7 +216,7 @@ class Served {
     if (!owner) throw new Error("the demo has its owner");
     const db = connect(this.databaseUrl);
     defineModels(db);
-    await generatePeople(db, owner.business_id, customers);
+    await ofBusiness(owner.business_id, () => generatePeople(db, owner.business_id, customers));
     await db.close();
     const client = new pg.Client({ connectionString: this.databaseUrl });
     await client.connect();
@@ -268,10 +273,10 @@ function ask(url: string, cookie: string, body?: object): Promise<string> {
   });
 }
 
-function environment(databaseUrl: string): Record<string, string> {
+function environment(urls: ReturnType<typeof urlsOf>): Record<string, string> {
   return {
     PORT: "0",
-    DATABASE_URL: databaseUrl,
+    ...urls,
     WEB_DIR: "/nonexistent",
     PHOTOS_FOLDER: join(tmpdir(), "mechanon-bench-photos"),
   };
@@ -286,23 +291,6 @@ async function perSecond(url: string, cookie: string): Promise<number> {
   });
   if (result.non2xx > 0 || result.errors > 0) throw new Error(`${url} failed ${result.non2xx + result.errors} times`);
   return result.requests.average;
-}
-
-async function createDatabase(): Promise<{ name: string; url: string }> {
-  const name = `bench_${randomBytes(6).toString("hex")}`;
-  await admin(`create database ${name}`);
-  return { name, url: `${ADMIN}/${name}` };
-}
-
-function dropDatabase(name: string): Promise<void> {
-  return admin(`drop database if exists ${name} with (force)`);
-}
-
-async function admin(sql: string): Promise<void> {
-  const client = new pg.Client({ connectionString: `${ADMIN}/postgres` });
-  await client.connect();
-  await client.query(sql);
-  await client.end();
 }
 
 function median(values: readonly number[]): number {

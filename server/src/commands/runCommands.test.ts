@@ -1,3 +1,4 @@
+import pg from "pg";
 import { QueryTypes } from "sequelize";
 import { v7 as uuid } from "uuid";
 import type { BusinessView, OpenWork, WorkOrderView } from "@mechanon/contract";
@@ -62,8 +63,8 @@ describe("a batch", () => {
     ]);
     expect(body.outcomes.map(({ outcome, refusal }) => refusal ?? outcome)).toEqual([
       "applied",
-      "command/cannot-be-stored",
-      "command/cannot-be-stored",
+      "command/unreadable",
+      "command/unreadable",
       "applied",
       "applied",
     ]);
@@ -72,7 +73,7 @@ describe("a batch", () => {
   });
 
   it("stores one by one where the database refuses one of them", async () => {
-    const { db } = server.running.deps;
+    const { db } = server;
     await db.query("alter table history add constraint no_hum check (body->>'text' is distinct from 'hums') not valid");
     const hum = sent(note("hums"));
     const { body } = await send([sent(odometer(42_000)), hum, sent(odometer(42_001))]);
@@ -98,9 +99,9 @@ describe("a batch", () => {
     expect((body.change?.revision ?? 0) - (body.change?.fromRevision ?? 0)).toBe(1);
   });
 
-  it("believes no time before there were devices, nor one far ahead", async () => {
+  it("believes no time before a device could have kept it, nor one far ahead", async () => {
     const { body } = await send([sent(odometer(9), uuid(), "0000-01-01T00:00:00.000Z")]);
-    expect(body.change?.state.odometerMiles?.at).toBe("2000-01-01T00:00:00.000Z");
+    expect(Date.parse(body.change?.state.odometerMiles?.at ?? "")).toBeGreaterThan(Date.now() - 367 * 86_400_000);
     const ahead = await send([sent(odometer(9), uuid(), "9000-01-01T00:00:00.000Z")]);
     expect(Date.parse(ahead.body.change?.state.odometerMiles?.at ?? "")).toBeLessThan(Date.now() + 6 * 60_000);
   });
@@ -166,7 +167,7 @@ describe("one mechanic, one hour", () => {
 });
 
 it("costs no more statements than it needs, as many with a large library as with a small one", async () => {
-  const { db } = server.running.deps;
+  const { db } = server;
   const { id: businessId } = (await odile.get<BusinessView>("/api/business")).body;
   await db.query(
     `insert into library_jobs (business_id, id, position, job)
@@ -217,10 +218,7 @@ const countedVisit = uuid();
 
 /** What was asked of the database meanwhile, the queue's own questions left out. */
 async function statementsOf(act: () => Promise<Answer<Outcomes>>): Promise<string[]> {
-  const spied = jest.spyOn(
-    Object.getPrototypeOf(await aConnection()) as { query: (...asked: unknown[]) => unknown },
-    "query",
-  );
+  const spied = jest.spyOn(pg.Client.prototype as { query: (...asked: unknown[]) => unknown }, "query");
   const { body } = await act();
   const asked = spied.mock.calls.map(([statement]) => textOf(statement)).filter((text) => !isQueues(text));
   spied.mockRestore();
@@ -231,20 +229,13 @@ const isQueues = (text: string): boolean =>
   !text.includes("insert into messages") &&
   /graphile_worker|pg_try_advisory|from "?message|update "?message/i.test(text);
 
-async function aConnection(): Promise<object> {
-  const { connectionManager } = server.running.deps.db;
-  const connection = await connectionManager.getConnection({ type: "read" });
-  connectionManager.releaseConnection(connection);
-  return connection;
-}
-
 function textOf(asked: unknown): string {
   if (typeof asked === "string") return asked;
   return typeof asked === "object" && asked !== null && "text" in asked ? String(asked.text) : "";
 }
 
 it("keeps each command's id for good and its history by months", async () => {
-  const { db } = server.running.deps;
+  const { db } = server;
   const [counts] = await db.query<{ ids: number; told: number; parts: number }>(
     `select (select count(*)::int from command_ids) as ids, (select count(*)::int from history) as told,
        (select count(*)::int from pg_inherits where inhparent = 'history'::regclass) as parts`,

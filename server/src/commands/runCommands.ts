@@ -9,8 +9,8 @@ import type { Aggregate, Begun, CommandDeps, CommandRecord, Run, SentCommand } f
 
 /** A device's clock may run ahead; what it says is believed up to this. */
 const MOST_AHEAD_MS = 5 * 60_000;
-/** No device of ours gave a command before. */
-const EARLIEST = Date.parse("2000-01-01T00:00:00.000Z");
+/** No device keeps a command for longer; what says it is older is of a clock that is wrong. */
+const MOST_BEHIND_MS = 366 * 24 * 60 * 60_000;
 /** How often a transaction that another one stood in the way of is tried. */
 const MOST_TRIES = 4;
 
@@ -76,7 +76,7 @@ class Batch<State, Command extends { type: string }> {
   ) {}
 
   async run(sent: readonly SentCommand<Command>[], oneByOne: boolean): Promise<Ran<State>> {
-    const begun = await this.begin(sent.filter(({ command }) => isStorable(command)));
+    const begun = await this.begin(sent);
     this.current = { deps: this.deps, scope: this.scope, id: this.id, transaction: this.transaction, begun };
     this.state = begun.row ? this.aggregate.upgrade(begun.row.state) : null;
     this.revision = begun.row?.revision ?? 0;
@@ -114,9 +114,8 @@ class Batch<State, Command extends { type: string }> {
     return row.begun;
   }
 
-  /** What a command was answered that is here again, or that cannot even be looked up. */
+  /** What a command was answered that is here again. */
   private earlierAnswer({ id, command }: SentCommand<Command>): CommandOutcome | null {
-    if (!isStorable(command)) return refused(id, "command/cannot-be-stored");
     const known = this.current.begun.known[id];
     if (known) return known.isSame ? known.outcome : refused(id, "command/id-reused");
     const done = this.done.get(id);
@@ -224,13 +223,7 @@ function refused(id: string, refusal: RefusalCode): CommandOutcome {
 
 /** When a command was given, as far as its device can be believed. */
 function believed(at: string): string {
-  const latest = Date.now() + MOST_AHEAD_MS;
-  return new Date(Math.max(EARLIEST, Math.min(Date.parse(at), latest))).toISOString();
-}
-
-/** PostgreSQL's text holds neither U+0000 nor half of a surrogate pair; a command with one is not even looked up. */
-function isStorable(command: object): boolean {
-  const text = JSON.stringify(command);
-  // Escaped by JSON.stringify where they stand alone: \u0000, \ud800 to \udfff.
-  return !/(?<!\\)(?:\\\\)*\\u(?:0000|d[89a-f][0-9a-f]{2})/i.test(text);
+  const now = Date.now();
+  const given = Math.max(now - MOST_BEHIND_MS, Math.min(Date.parse(at), now + MOST_AHEAD_MS));
+  return new Date(given).toISOString();
 }

@@ -183,7 +183,7 @@ describe("merging", () => {
     expect((await merge(uuid())).body).toMatchObject({ code: "customer/not-found" });
     const other = (await create({ name: "Late Double" })).body;
     const { body } = await odile.post<{ mergeId: string }>(`/api/customers/${customer.id}/merges`, { mergedId: other.id }, { "Idempotency-Key": uuid() }); // prettier-ignore
-    const { db } = server.running.deps;
+    const { db } = server;
     const [row] = await db.query<{ business_id: string }>("select business_id from customers limit 1", { type: QueryTypes.SELECT }); // prettier-ignore
     const scope = { businessId: row?.business_id ?? "", timeZone: "utc", businessName: "", actor: { id: uuid(), name: "", rights: [] } }; // prettier-ignore
     const late = new Date(Date.now() + 31 * 24 * 3600_000);
@@ -228,7 +228,7 @@ describe("privacy", () => {
       expect(await names(typed)).not.toContain("Erased");
     const tables = ["customers", "vehicles", "work_orders", "visits", "commands", "history", "approvals", "approval_answers", "bills", "payments", "ordered_parts", "external_requests", "messages", "idempotency_keys", "customer_words", "search_words", "search_word_shapes", "customer_keys", "customer_merges", "import_rows"]; // prettier-ignore
     for (const table of tables) {
-      const rows = await server.running.deps.db.query(`select 1 from ${table} t where t::text ~* 'sunniva|achterberg|5550117|TDW7115'`, { type: QueryTypes.SELECT }); // prettier-ignore
+      const rows = await server.db.query(`select 1 from ${table} t where t::text ~* 'sunniva|achterberg|5550117|TDW7115'`, { type: QueryTypes.SELECT }); // prettier-ignore
       expect([table, rows]).toEqual([table, []]);
     }
     const opened = await sendCommand(odile, uuid(), { type: "openWorkOrder", customerId: id, vehicleId: after.vehicles[0]?.id, concerns: [] }); // prettier-ignore

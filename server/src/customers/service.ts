@@ -3,6 +3,7 @@ import type { Customer, customerBody, customerChanges } from "@mechanon/contract
 import type { Sequelize, Transaction } from "sequelize";
 import type { z } from "zod";
 import { CustomerRow } from "../db/models";
+import { requireRight } from "../access/requireRight";
 import { AppError } from "../http/errors";
 import type { Scope } from "../scope";
 import { indexCustomers } from "../search/indexCustomers";
@@ -20,6 +21,7 @@ export async function createCustomer(
   transaction: Transaction,
 ): Promise<Customer> {
   const details = customerDetails.parse(body);
+  requireRightToExempt(scope, null, details.taxExemption);
   await holdReaches(db, scope, details, transaction);
   await refuseDouble(db, scope, body, transaction);
   const { id, kind, name } = body;
@@ -29,6 +31,15 @@ export async function createCustomer(
   );
   await indexCustomers(db, scope.businessId, [id], transaction);
   return toCustomer(row);
+}
+
+/** Whether somebody pays taxes is part of what they pay. @throws {AppError} `rights/missing`. */
+function requireRightToExempt(
+  scope: Scope,
+  before: CustomerDetails["taxExemption"],
+  after: CustomerDetails["taxExemption"],
+): void {
+  if (before?.number !== after?.number) requireRight(scope, "changePrices");
 }
 
 /** Two people saving one new phone at once take turns, so that the second is told of the first. */
@@ -108,7 +119,8 @@ export async function changeCustomer(
 ): Promise<Customer> {
   const { businessId } = scope;
   return db.transaction(async (transaction) => {
-    await findLiveCustomer(scope, id, transaction);
+    const before = await findLiveCustomer(scope, id, transaction);
+    requireRightToExempt(scope, before.details.taxExemption, changes.taxExemption);
     const { kind, name } = changes;
     const [count] = await CustomerRow.update(
       { kind, name, details: customerDetails.parse(changes), version: version + 1 },

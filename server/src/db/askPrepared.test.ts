@@ -11,7 +11,7 @@ afterAll(() => server?.stop());
 const SUM = "select $1::int + $2::int as sum";
 
 it("answers rows, of one statement a connection however often it is asked", async () => {
-  const { db } = server.running.deps;
+  const { db } = server;
   for (let number = 0; number < 8; number++)
     expect(await askPrepared<{ sum: number }>(db, SUM, [number, 1])).toEqual([{ sum: number + 1 }]);
   const kept = await db.query<{ generic: number }>(
@@ -23,7 +23,7 @@ it("answers rows, of one statement a connection however often it is asked", asyn
 });
 
 it("fails as other queries do, and gives its connection back", async () => {
-  const { db } = server.running.deps;
+  const { db } = server;
   for (let time = 0; time < 20; time++)
     await expect(askPrepared(db, "select 1 / $1::int", [0])).rejects.toBeInstanceOf(DatabaseError);
   expect(await askPrepared(db, SUM, [1, 1])).toEqual([{ sum: 2 }]);

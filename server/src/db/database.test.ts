@@ -1,6 +1,6 @@
-import { randomBytes } from "node:crypto";
 import pg from "pg";
 import { ConnectionError, QueryTypes, Sequelize } from "sequelize";
+import { dropDatabase, makeDatabase, urlsOf } from "../testing/databases";
 import { findOrder, sendCommand, startTestServer, until, type Person, type TestServer } from "../testing/testServer";
 import { MIGRATION_LOCK, migrate } from "./migrate";
 import { up as mergedDrivers } from "./migrations/0005-merged-drivers";
@@ -27,7 +27,7 @@ it("keeps businesses apart: a query that forgot its business fails", async () =>
 
 it("keys every table by business first, and lets no constraint cross businesses", async () => {
   const ask = <Row extends object>(sql: string): Promise<Row[]> =>
-    server.running.deps.db.query<Row>(sql, { type: QueryTypes.SELECT });
+    server.db.query<Row>(sql, { type: QueryTypes.SELECT });
   const keys = await ask<{ table: string; name: string; first: string }>(
     `select c.conrelid::regclass::text as "table", c.conname as name,
        (select attname from pg_attribute where attrelid = c.conrelid and attnum = c.conkey[1]) as first
@@ -35,7 +35,7 @@ it("keys every table by business first, and lets no constraint cross businesses"
      where c.contype in ('p', 'u', 'f', 'x') and t.relnamespace = 'public'::regnamespace and not t.relispartition`,
   );
   // What belongs to no business: the list of them, what keeps the database itself forward, tries of strangers.
-  const ofNobody = ["businesses", "migrations", "behind", "sign_in_tries"];
+  const ofNobody = ["businesses", "migrations", "behind", "request_counts"];
   const ours = keys.filter(({ table }) => !ofNobody.includes(table));
   expect(ours.length).toBeGreaterThan(40);
   expect(ours.filter(({ first }) => first !== "business_id")).toEqual([]);
@@ -49,7 +49,7 @@ it("keys every table by business first, and lets no constraint cross businesses"
 
 it("migrates once, also when started again on the same database", async () => {
   await server.startSecond();
-  const rows = await server.running.deps.db.query<{ name: string }>("select name from migrations", {
+  const rows = await server.db.query<{ name: string }>("select name from migrations", {
     type: QueryTypes.SELECT,
   });
   expect(rows.map(({ name }) => name)).toEqual([
@@ -61,16 +61,16 @@ it("migrates once, also when started again on the same database", async () => {
     "0006-near-words",
     "0007-ground",
     "0008-photos",
+    "0009-guard",
   ]);
-  const customers = await server.running.deps.db.query<{ count: string }>(
-    "select count(*)::int as count from customers",
-    { type: QueryTypes.SELECT },
-  );
+  const customers = await server.db.query<{ count: string }>("select count(*)::int as count from customers", {
+    type: QueryTypes.SELECT,
+  });
   expect(customers).toEqual([{ count: 14 }]);
 });
 
 it("moves what records merged earlier drove to the kept ones", async () => {
-  const { db } = server.running.deps;
+  const { db } = server;
   const transaction = await db.transaction();
   try {
     const ask = <Row extends object>(sql: string): Promise<Row[]> =>
@@ -96,14 +96,11 @@ it("moves what records merged earlier drove to the kept ones", async () => {
 });
 
 it("waits for another server's migration, however long that takes", async () => {
-  const admin = process.env.PG_ADMIN_URL ?? "";
-  const name = `migrated_${randomBytes(6).toString("hex")}`;
-  const holder = new pg.Client({ connectionString: `${admin}/postgres` });
-  await holder.connect();
-  await holder.query(`create database ${name}`);
-  const locker = new pg.Client({ connectionString: `${admin}/${name}` });
+  const name = await makeDatabase("migrated");
+  const url = urlsOf(name).DATABASE_OWNER_URL;
+  const locker = new pg.Client({ connectionString: url });
   await locker.connect();
-  const db = new Sequelize(`${admin}/${name}`, {
+  const db = new Sequelize(url, {
     dialect: "postgres",
     logging: false,
     // What an answer may take here; migrating may take longer.
@@ -112,21 +109,20 @@ it("waits for another server's migration, however long that takes", async () => 
   try {
     await locker.query("begin");
     await locker.query(`select pg_advisory_xact_lock(${MIGRATION_LOCK})`);
-    const migrated = migrate(db, `${admin}/${name}`);
+    const migrated = migrate(db, url);
     await new Promise((done) => setTimeout(done, 2500));
     await locker.query("commit");
     await expect(migrated).resolves.toBeUndefined();
   } finally {
     await locker.end();
     await db.close();
-    await holder.query(`drop database if exists ${name} with (force)`);
-    await holder.end();
+    await dropDatabase(name);
   }
 });
 
 it("goes on after the database dropped every connection", async () => {
   const { id } = await findOrder(odile, "Petra");
-  await server.running.deps.db
+  await server.db
     .query(
       "select pg_terminate_backend(pid) from pg_stat_activity where datname = current_database() and pid <> pg_backend_pid()",
     )

@@ -3,6 +3,7 @@ import { BaseError } from "sequelize";
 interface DatabaseFault {
   code?: string;
   constraint?: string;
+  message?: string;
 }
 
 /** What PostgreSQL said was wrong; null for an error that is not its own. */
@@ -25,3 +26,12 @@ export function cannotBeStored(error: unknown): boolean {
 export function stoodInTheWay(error: unknown): boolean {
   return ["40001", "40P01"].includes(faultOf(error)?.code ?? "");
 }
+
+/** Whether the connection or the server went away, so that it is not known what became of the statement. @see classes 08, 57P */
+export function isLostConnection(error: unknown): boolean {
+  const { code = "", message = "" } = faultOf(error) ?? {};
+  return /^(08|57P)/.test(code) || ["ECONNREFUSED", "ECONNRESET", "EPIPE"].includes(code) || LOST.test(message);
+}
+
+/** What the driver says where no answer came, without a code. */
+const LOST = /^Connection terminated|^Client has encountered a connection error|^Query read timeout/;

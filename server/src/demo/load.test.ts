@@ -48,7 +48,7 @@ it("says of nothing that it happened in the time to come", async () => {
 });
 
 it("made all of it through commands, each in the history, none refused or in conflict", async () => {
-  const rows = await server.running.deps.db.query(
+  const rows = await server.db.query(
     "select outcome->>'outcome' as outcome, count(*)::int as count from history group by 1",
   );
   expect(rows[0]).toEqual([{ outcome: "applied", count: expect.any(Number) as unknown }]);

@@ -31,21 +31,25 @@ import {
 } from "@mechanon/core";
 import { hashPassword } from "../access/passwords";
 import { Business, CustomerRow, LibraryJobRow, Person, SupplierRow, VehicleRow } from "../db/models";
+import { ofBusiness } from "../db/ofBusiness";
 import type { Deps, Scope } from "../scope";
+import { indexOutdated } from "../search/indexCustomers";
 import { runVisitCommands } from "../visits/service";
 import { findWorkOrder, runWorkOrderCommands } from "../workOrders/service";
 
-/** Loads the demo scenario into an empty database, its days around `now`. All work goes through the real commands. */
-export async function loadDemoIfEmpty(deps: Deps, now: Date): Promise<void> {
-  if ((await Business.count()) > 0) return;
-  const loader = new DemoLoader(deps, now);
-  await loader.loadBusiness();
-  await loader.loadCustomers();
-  for (const order of WORK_ORDERS) await loader.loadWorkOrder(order);
+/** Loads the demo scenario, its days around `now`. All work goes through the real commands. */
+export async function loadDemo(deps: Deps, now: Date): Promise<void> {
+  const businessId = uuid();
+  const loader = new DemoLoader(deps, businessId, now);
+  await ofBusiness(businessId, async () => {
+    await loader.loadBusiness();
+    await loader.loadCustomers();
+    for (const order of WORK_ORDERS) await loader.loadWorkOrder(order);
+    await indexOutdated(deps.db, businessId);
+  });
 }
 
 class DemoLoader {
-  private readonly businessId = uuid();
   private readonly people = new Map<string, string>();
   private readonly cars = new Map<
     string,
@@ -55,6 +59,7 @@ class DemoLoader {
 
   constructor(
     private readonly deps: Deps,
+    private readonly businessId: string,
     private readonly now: Date,
   ) {
     this.today = dayOf(now.toISOString(), BUSINESS.timeZone);

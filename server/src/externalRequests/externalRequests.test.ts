@@ -1,9 +1,12 @@
+import { ConnectionError, QueryTypes } from "sequelize";
 import { v7 as uuid } from "uuid";
 import { OutsideError } from "../outside/http";
-import { approvedParts, jobTotals, quantityToBuy } from "@mechanon/core";
+import { approvedParts, balanceOf, jobTotals, quantityToBuy } from "@mechanon/core";
 import type { BusinessView, WorkOrderView } from "@mechanon/contract";
+import { addOtherBusiness } from "../testing/otherBusiness";
 import {
   findOrder,
+  openOrders,
   sendCommand,
   startTestServer,
   until,
@@ -135,8 +138,6 @@ describe("a card", () => {
     const before = await charged();
     await server.fault("terminal", "answerLost", 3);
     const paymentId = uuid();
-    const pay = (id: string): Promise<Answer<{ code: string }>> =>
-      odile.post(`/api/work-orders/${orderId}/card-payments`, { paymentId: id, amountCents: 500 });
     expect((await pay(paymentId)).body).toMatchObject({ code: "payment/terminal-unreachable" });
     const settled = await until(view, ({ state }) => state.payments.some(({ id }) => id === paymentId));
     expect(settled.state.payments.find(({ id }) => id === paymentId)).toMatchObject({
@@ -145,6 +146,68 @@ describe("a card", () => {
     });
     expect(settled.requests.filter(({ kind }) => kind === "cardCharge")).toEqual([]);
     expect((await charged()) - before).toBe(1);
+  });
+
+  const pay = (id: string, amountCents = 500): Promise<Answer<{ code: string; detail: string }>> =>
+    odile.post(`/api/work-orders/${orderId}/card-payments`, { paymentId: id, amountCents });
+
+  it("that was charged while the database went away is said to be unknown, and is recorded once by itself", async () => {
+    const before = await charged();
+    const { outside, db } = server.running.deps;
+    const really = outside.cardTerminal.charge.bind(outside.cardTerminal);
+    let gone: jest.SpyInstance | null = null;
+    const charging = jest.spyOn(outside.cardTerminal, "charge").mockImplementationOnce(async (...asked) => {
+      const answer = await really(...asked);
+      gone = jest
+        .spyOn(db.connectionManager, "getConnection")
+        .mockRejectedValue(new ConnectionError(new Error("gone")));
+      return answer;
+    });
+    const paymentId = uuid();
+    const { body } = await pay(paymentId);
+    expect(body).toMatchObject({ status: 503, code: "request/outcome-unknown" });
+    expect(body.detail).toMatch(/not known here whether the card was charged/);
+    expect(body.detail).not.toMatch(/nothing was|not charged/i);
+    charging.mockRestore();
+    (gone as jest.SpyInstance | null)?.mockRestore();
+    const settled = await until(view, ({ state }) => state.payments.some(({ id }) => id === paymentId));
+    expect(settled.state.payments.filter(({ id }) => id === paymentId)).toMatchObject([{ status: "taken" }]);
+    expect((await charged()) - before).toBe(1);
+    expect((await pay(paymentId)).status).toBe(200);
+    expect((await charged()) - before).toBe(1);
+  });
+
+  it("is not said to be unknown, nor to be sent again, where the database went away before the terminal was asked", async () => {
+    const before = await charged();
+    const { db } = server.running.deps;
+    const gone = jest.spyOn(db, "transaction").mockRejectedValueOnce(new ConnectionError(new Error("gone")));
+    const { body } = await pay(uuid());
+    gone.mockRestore();
+    expect(body).toMatchObject({ status: 503, code: "database/unreachable" });
+    expect(body.detail).toMatch(/the card was not charged/);
+    expect(await charged()).toBe(before);
+  });
+
+  it("that is not clear is shown on the sheet and in the list, and cash beside it is marked", async () => {
+    await server.fault("terminal", "down");
+    const { dueCents } = balanceOf((await view()).state);
+    const unclear = uuid();
+    expect((await pay(unclear, dueCents)).body.code).toBe("payment/terminal-unreachable");
+    expect((await view()).requests).toContainEqual(
+      expect.objectContaining({ kind: "cardCharge", status: "asked", amountCents: dueCents }),
+    );
+    const listed = (await openOrders(odile)).find(({ id }) => id === orderId);
+    expect(listed?.unclearCents).toBe(dueCents);
+    expect((await pay(uuid(), dueCents)).body).toMatchObject({ code: "payment/nothing-due" });
+    const cash = { type: "takeCash", paymentId: uuid(), amountCents: dueCents, tenderedCents: dueCents };
+    const { body } = await sendCommand(odile, orderId, cash);
+    expect(body.outcomes[0]).toMatchObject({ outcome: "applied", conflicts: [expect.any(String)] });
+    expect(body.workOrder.state.conflicts.map(({ code }) => code)).toContain("payment/charge-unclear");
+    await server.fault("terminal", "none");
+    // It never reached the terminal, and is owed no more: asked again it is given up there, and not charged now.
+    expect((await pay(unclear, dueCents)).body.code).toBe("payment/given-up");
+    await until(view, ({ requests }) => requests.every(({ status }) => status !== "asked"));
+    expect((await view()).state.payments.filter(({ method, status }) => method === "card" && status === "taken" )).toHaveLength(2); // prettier-ignore
   });
 
   it("is not charged under the id of another command", async () => {
@@ -159,3 +222,43 @@ describe("a card", () => {
     expect(await charged()).toBe(before);
   });
 });
+
+it("of two businesses under one id are two: two cards charged, two texts sent, each recorded where it belongs", async () => {
+  const other = await addOtherBusiness(server);
+  const theirs = await server.signInAs("odile-there", "lantern-7");
+  const theirOrder = await findOrder(theirs, "Petra");
+  const ourOrder = (await openOrders(odile)).find(({ dueCents, id }) => dueCents > 0 && id !== orderId);
+  const mine = ourOrder?.id ?? "";
+  const [shared, text] = [uuid(), uuid()];
+  await agreedOn(theirs, theirOrder.id);
+  const before = await charged();
+  const paid = await Promise.all([
+    odile.post(`/api/work-orders/${mine}/card-payments`, { paymentId: shared, amountCents: 101 }),
+    theirs.post(`/api/work-orders/${theirOrder.id}/card-payments`, { paymentId: shared, amountCents: 202 }),
+  ]);
+  expect(paid.map(({ status }) => status)).toEqual([200, 200]);
+  expect((await charged()) - before).toBe(2);
+  const amounts = await Promise.all(
+    [[odile, mine], [theirs, theirOrder.id]].map(async ([who, id]) =>
+      (await (who as Person).get<WorkOrderView>(`/api/work-orders/${id as string}`)).body.state.payments.find((each) => each.id === shared)?.amountCents,
+    ),
+  );
+  expect(amounts).toEqual([101, 202]);
+  const sent = (await server.sentMessages()).length;
+  for (const [who, id] of [[odile, mine], [theirs, theirOrder.id]] as const)
+    expect((await who.post(`/api/work-orders/${id}/receipt-messages`, { messageId: text })).status).toBe(200);
+  const texts = await until(() => server.sentMessages(), (all) => all.length >= sent + 2);
+  expect(texts.slice(sent)).toHaveLength(2);
+  const whose = await server.db.query<{ business_id: string }>("select business_id from messages where id = $1", { bind: [text], type: QueryTypes.SELECT });
+  expect(new Set(whose.map((row) => row.business_id)).size).toBe(2);
+  expect(whose.map((row) => row.business_id)).toContain(other.id);
+}); // prettier-ignore
+
+/** Gets a yes to a job, so that something is owed. */
+async function agreedOn(who: Person, id: string): Promise<void> {
+  const [jobId, lineIds] = [uuid(), [uuid()]];
+  await sendCommand(who, id, { type: "addJob", jobId, libraryJobId: "diagnosis", lineIds, concernId: null, pointId: null }); // prettier-ignore
+  const totalCents = jobTotals((await who.get<WorkOrderView>(`/api/work-orders/${id}`)).body.state).get(jobId) ?? 0;
+  const answers = [{ jobId, title: "", answer: "yes", totalCents }];
+  await sendCommand(who, id, { type: "recordAnswers", approvalId: uuid(), way: "spoken", name: "P", signature: [], answers, totalCents }); // prettier-ignore
+}

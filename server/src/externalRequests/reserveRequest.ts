@@ -14,7 +14,7 @@ const RESERVE = `
   ), former as (
     delete from external_request_lines where business_id = $1 and request_id = $2
   ), settling as (
-    select graphile_worker.add_job('${SETTLE_TASK}', json_build_object('businessId', $1::text, 'requestId', $2::text),
+    select queue_job('${SETTLE_TASK}', json_build_object('businessId', $1::text, 'requestId', $2::text),
       job_key => 'settle/' || $1::text || '/' || $2::text, run_at => now() + make_interval(secs => $8)) from request
   )
   select id, (select count(*) from settling) as queued from request`;

@@ -19,8 +19,9 @@ import { transferRoutes } from "../transfer/routes";
 import { vehicleRoutes } from "../vehicles/routes";
 import { visitRoutes } from "../visits/routes";
 import { workOrderRoutes } from "../workOrders/routes";
+import { contentSecurity } from "./contentSecurity";
 import { AppError } from "./errors";
-import { anyone, mount } from "./mount";
+import { Mounting } from "./mount";
 import { requireSameOrigin } from "./origin";
 import { problemHandler } from "./problems";
 import { webRoutes } from "./web";
@@ -37,20 +38,9 @@ export function createApp(
   app.set("trust proxy", "loopback");
   app.use(
     helmet({
-      contentSecurityPolicy: {
-        directives: {
-          defaultSrc: ["'self'"],
-          // The readers of codes and text are WebAssembly.
-          scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
-          connectSrc: ["'self'", "data:"],
-          mediaSrc: ["'self'", "blob:"],
-          imgSrc: ["'self'", "data:", "blob:"],
-          // React Native Web writes its style sheet into the page.
-          styleSrc: ["'self'", "'unsafe-inline'"],
-          upgradeInsecureRequests: null,
-        },
-      },
-      strictTransportSecurity: false,
+      contentSecurityPolicy: contentSecurity(deps.config.webDir),
+      // Heeded over TLS only, where a gateway brings it.
+      strictTransportSecurity: { includeSubDomains: false },
     }),
   );
   app.use(
@@ -64,21 +54,22 @@ export function createApp(
           method,
           path: url.split("?")[0],
         }),
+        // Headers of an answer may hold a session's cookie.
+        res: ({ statusCode }: { statusCode: number }) => ({ statusCode }),
       },
     }),
   );
   app.use(compression({ filter: (req, res) => !req.path.startsWith("/api/events") && compression.filter(req, res) }));
   app.use(cookieParser());
-  app.use("/api", requireSameOrigin, (_req, res, next) => {
+  app.use("/api", requireSameOrigin(deps.config.publicUrl), (_req, res, next) => {
     res.set("Cache-Control", "no-store");
     next();
   });
 
-  const scopeOf = sessionScope(deps);
-  const router = express.Router();
+  const mounting = new Mounting(deps, sessionScope(deps));
   const document = openApiDocument(VERSION);
-  mount(router, routes.openapi, anyone, async ({ res }) => void res.json(document));
-  mount(router, routes.health, anyone, async ({ res }) => {
+  mounting.open(routes.openapi, async ({ res }) => void res.json(document));
+  mounting.open(routes.health, async ({ res }) => {
     const database = await deps.db.query("select 1").then(
       () => "ok" as const,
       () => "unreachable" as const,
@@ -86,19 +77,19 @@ export function createApp(
     if (database !== "ok") res.status(503);
     return { status: database === "ok" ? ("ok" as const) : ("degraded" as const), database, version: VERSION };
   });
-  accessRoutes(router, deps, parts.tries, parts.dummyHash);
-  settingsRoutes(router, deps, scopeOf);
-  customerRoutes(router, deps, scopeOf);
-  vehicleRoutes(router, deps, scopeOf);
-  workOrderRoutes(router, deps, scopeOf);
-  visitRoutes(router, deps, scopeOf);
-  sourcingRoutes(router, deps, scopeOf);
-  paymentRoutes(router, deps, scopeOf);
-  photoRoutes(router, deps, scopeOf);
-  searchRoutes(router, deps, scopeOf);
-  transferRoutes(router, deps, scopeOf);
-  eventRoutes(router, parts.listener, scopeOf);
-  app.use(router);
+  accessRoutes(mounting, deps, parts.tries, parts.dummyHash);
+  settingsRoutes(mounting, deps);
+  customerRoutes(mounting, deps);
+  vehicleRoutes(mounting, deps);
+  workOrderRoutes(mounting, deps);
+  visitRoutes(mounting, deps);
+  sourcingRoutes(mounting, deps);
+  paymentRoutes(mounting, deps);
+  photoRoutes(mounting, deps);
+  searchRoutes(mounting, deps);
+  transferRoutes(mounting, deps);
+  eventRoutes(mounting, parts.listener);
+  app.use(mounting.router);
   app.use("/api", (_req, _res, next) => next(new AppError("route/not-found", "There is nothing at this address.")));
   webRoutes(app, deps.config.webDir);
   app.use((_req, _res, next) => next(new AppError("route/not-found", "There is nothing at this address.")));

@@ -1,6 +1,7 @@
+import { jpegOf, pngOf } from "../testing/pictures";
 import { v7 as uuid } from "uuid";
-import { routes } from "@mechanon/contract";
-import { startTestServer, type Person, type TestServer } from "../testing/testServer";
+import { routes, type BusinessView, type WorkOrderView } from "@mechanon/contract";
+import { findOrder, startTestServer, type Outcomes, type Person, type TestServer } from "../testing/testServer";
 
 let server: TestServer;
 let odile: Person;
@@ -134,7 +135,7 @@ describe("the rest", () => {
       "Content-Type": "image/jpeg",
     });
     expect(fake.body).toMatchObject({ code: "photo/unreadable", status: 422 });
-    const jpeg = new Uint8Array([0xff, 0xd8, 0xff, 0xe0, 1, 2, 3]);
+    const jpeg = new Uint8Array(jpegOf());
     for (let again = 0; again < 2; again++)
       expect((await odile.send("POST", `/api/photos/${id}`, jpeg, { "Content-Type": "image/jpeg" })).status).toBe(204);
     expect((await odile.get(`/api/photos/${id}`)).headers.get("content-type")).toBe("image/jpeg");
@@ -145,6 +146,18 @@ describe("the rest", () => {
         })
       ).body,
     ).toMatchObject({ status: 413 });
+  });
+  it.each([
+    ["a header of 50,000 by 50,000 pixels", pngOf(50_000, 50_000)],
+    ["one line of 100,000 pixels", jpegOf(60_000, 1)],
+    ["a picture cut off in its header", pngOf().subarray(0, 12)],
+  ])("keeps no picture that nobody can open: %s", async (_name, bytes) => {
+    const id = uuid();
+    const { body } = await odile.send("POST", `/api/photos/${id}`, new Uint8Array(bytes), {
+      "Content-Type": "image/png",
+    });
+    expect(body).toMatchObject({ code: "photo/unreadable", status: 422 });
+    expect((await odile.get(`/api/photos/${id}`)).status).toBe(404);
   });
   it("tells what is wrong with a VIN, and what was meant", async () => {
     const { body } = await odile.get<{ report: { problems: unknown[]; suggestions: unknown[] } }>(
@@ -180,4 +193,99 @@ describe("the rest", () => {
       version: "0.1.0",
     });
   });
+});
+
+describe("what once failed inside", () => {
+  const carBody = (id: string, customerId: string): object => ({ id, customerId, vin: null, plate: null, region: null, year: 2012, make: "Fennick", model: "Rover", trim: null, engine: null, drive: null, color: null }); // prettier-ignore
+  it.each([
+    ["a zero in a login", () => odile.post("/api/session", { login: "od\u0000ile", password: "x" }), 422],
+    ["half a pair in a login", () => odile.post("/api/session", { login: "od\ud83dile", password: "x" }), 422],
+    ["a day of the year 0", () => odile.get("/api/day?date=0000-01-01"), 422],
+    ["a moment of the year 0", () => odile.get(`/api/open-work?waitsFor=work&since=0000-01-01T00:00:00Z&id=${uuid()}`), 422],
+    ["a version no column holds", () => odile.send("PATCH", `/api/customers/${uuid()}`, { name: "A", version: 3e9 }), 422],
+    ["a token that is none", () => odile.get("/api/public/receipts/%00%00%00%00%00%00%00%00%00%00%00%00%00%00%00%00%00%00%00%00%00"), 422],
+  ])("is refused: %s", async (_name, ask, status) => {
+    const { body } = await ask();
+    expect(body).toMatchObject({ status, code: "request/invalid" });
+  }); // prettier-ignore
+
+  it("keeps one customer and one car under an id, whatever key they come with", async () => {
+    const [id, car] = [uuid(), uuid()];
+    const create = (name: string): Promise<{ status: number; body: unknown }> =>
+      odile.post("/api/customers", { id, name }, { "Idempotency-Key": uuid() });
+    expect((await create("First Comer")).status).toBe(201);
+    expect((await create("Second Comer")).body).toMatchObject({ status: 409, code: "request/id-taken" });
+    const keep = (): Promise<{ status: number; body: unknown }> =>
+      odile.post("/api/vehicles", carBody(car, id), { "Idempotency-Key": uuid() });
+    expect((await keep()).status).toBe(201);
+    expect((await keep()).body).toMatchObject({ status: 409, code: "request/id-taken" });
+  });
+});
+
+describe("a batch of commands", () => {
+  const AT = new Date().toISOString();
+  const batch = (...commands: unknown[]): object => ({
+    commands: commands.map((command) => ({ id: uuid(), at: AT, command })),
+  });
+  const outcomes = async (path: string, ...commands: unknown[]): Promise<(string | null)[]> =>
+    (await odile.post<Outcomes>(path, batch(...commands))).body.outcomes.map(
+      ({ outcome, refusal }) => refusal ?? outcome,
+    );
+  const miles = (value: number): object => ({ type: "recordOdometer", miles: value });
+  const line = (over: object): object => ({
+    type: "addLine",
+    jobId: uuid(),
+    line: { id: uuid(), kind: "part", description: "Seal", quantity: 1, costCents: 100, markup: "standard", priceCents: null, partNumber: null, brand: null, ...over },
+  }); // prettier-ignore
+
+  it("runs what is before and behind one that cannot be read, and refuses that alone", async () => {
+    const { id } = await findOrder(odile, "Teodor");
+    const path = `/api/work-orders/${id}/commands`;
+    const unreadable = [
+      { type: "addConcern", concernId: uuid(), text: "half \ud83d", kind: "wish", phraseId: null },
+      { type: "addConcern", concernId: uuid(), text: "zero \u0000", kind: "wish", phraseId: null },
+      line({ description: "w".repeat(300) }),
+      line({ quantity: 1e12 }),
+      { type: "unheardOf" },
+      null,
+    ];
+    expect(await outcomes(path, miles(10), ...unreadable, miles(20))).toEqual([
+      "applied",
+      ...unreadable.map(() => "command/unreadable"),
+      "applied",
+    ]);
+    const { body } = await odile.get<WorkOrderView>(`/api/work-orders/${id}`);
+    expect(body.state.odometerMiles?.value).toBe(20);
+    expect(await outcomes(path, line({ markup: "constructor" }), line({ markup: "no such table" }))).toEqual([
+      "line/figure-does-not-fit",
+      "line/figure-does-not-fit",
+    ]);
+  });
+
+  it("books no visit for thousands of years, and each work order once", async () => {
+    const { id } = await findOrder(odile, "Teodor");
+    const { people } = (await odile.get<BusinessView>("/api/business")).body;
+    const place = { street: "", town: "", region: "", postcode: "", latitude: null, longitude: null };
+    const book = (over: object): object => ({ type: "bookVisit", workOrderIds: [id, id], mechanicId: people.find(({ isMechanic }) => isMechanic)?.id, place, startsAt: "2027-09-01T18:00:00.000Z", endsAt: "2027-09-01T19:00:00.000Z", note: "", allowOverlap: false, ...over }); // prettier-ignore
+    const path = (): string => `/api/visits/${uuid()}/commands`;
+    expect(await outcomes(path(), book({ startsAt: "0001-01-01T00:00:00Z", endsAt: "9999-12-31T00:00:00Z" }))).toEqual(["command/unreadable"]); // prettier-ignore
+    expect(await outcomes(path(), book({ endsAt: "2029-09-01T19:00:00.000Z" }))).toEqual(["visit/too-long"]);
+    expect(await outcomes(path(), book({}))).toEqual(["applied"]);
+  });
+
+  it("dates nothing before a device could have kept it", async () => {
+    const { id } = await findOrder(odile, "Teodor");
+    const paymentId = uuid();
+    const command = { type: "takeCash", paymentId, amountCents: 1, tenderedCents: 1 };
+    await odile.post(`/api/work-orders/${id}/commands`, { commands: [{ id: uuid(), at: "1970-01-01T00:00:00.000Z", command }] }); // prettier-ignore
+    const { body } = await odile.get<WorkOrderView>(`/api/work-orders/${id}`);
+    const at = body.state.payments.find((payment) => payment.id === paymentId)?.at ?? "";
+    expect(Date.now() - Date.parse(at)).toBeLessThan(367 * 86_400_000);
+  });
+
+  it("is no larger than a day's work", async () => {
+    const { id } = await findOrder(odile, "Teodor");
+    const answer = await odile.post(`/api/work-orders/${id}/commands`, batch(line({ description: "w".repeat(3_000_000) })));
+    expect(answer.body).toMatchObject({ status: 413, code: "request/too-large" });
+  }); // prettier-ignore
 });

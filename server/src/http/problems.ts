@@ -1,8 +1,9 @@
 import type { ErrorRequestHandler, Response } from "express";
 import type { Logger } from "pino";
-import { BaseError, ConnectionError, ConnectionAcquireTimeoutError, UniqueConstraintError } from "sequelize";
+import { ConnectionError, ConnectionAcquireTimeoutError, UniqueConstraintError } from "sequelize";
 import { z } from "zod";
 import { PROBLEM_STATUS, type Problem, type ProblemCode } from "@mechanon/contract";
+import { isLostConnection, stoodInTheWay } from "../db/sqlState";
 import { AppError } from "./errors";
 
 /** Answers with a problem document. @see RFC 9457 */
@@ -24,6 +25,7 @@ const TITLES: Record<number, string> = {
   403: "Not allowed",
   404: "Not found",
   409: "Conflict",
+  410: "Ended",
   413: "Too large",
   415: "Unsupported type",
   422: "Does not fit",
@@ -32,12 +34,24 @@ const TITLES: Record<number, string> = {
   503: "Unreachable",
 };
 
+/** Refusals that tell of somebody trying what is not theirs to do. */
+const WATCHED: ReadonlySet<ProblemCode> = new Set([
+  "session/wrong-password",
+  "session/too-many-tries",
+  "rights/missing",
+  "request/wrong-origin",
+  "request/too-often",
+]);
+
 /** The last middleware: turns whatever was thrown into a problem document, and never tells the inside. */
 export function problemHandler(log: Logger): ErrorRequestHandler {
   return (error: unknown, req, res, next) => {
     if (res.headersSent) return next(error);
     const known = describe(error);
+    // What is still being sent is not waited for.
+    if (!req.complete) res.set("Connection", "close");
     if (known) {
+      if (WATCHED.has(known.code)) log.warn({ code: known.code, path: req.path, address: req.ip }, "refused");
       if (known.retryAfterSeconds !== undefined) res.set("Retry-After", String(known.retryAfterSeconds));
       return sendProblem(res, known.code, known.detail, known.fields);
     }
@@ -45,7 +59,7 @@ export function problemHandler(log: Logger): ErrorRequestHandler {
     sendProblem(
       res,
       "server/failed",
-      "The server failed on this. Nothing was changed; try again, and tell us if it stays.",
+      "The server failed on this, and it is not known whether it was kept. Look before you try again, and tell us if it stays.",
     );
   };
 }
@@ -70,8 +84,15 @@ function describe(error: unknown): Described | null {
   if (error instanceof ConnectionError || error instanceof ConnectionAcquireTimeoutError || isLostConnection(error))
     return {
       code: "database/unreachable",
-      detail: "The database does not answer. Nothing was changed; your device keeps what you did and sends it again.",
+      detail:
+        "The database does not answer, so it is not known whether this was kept. What was done on a work order stays on your device and is sent again, once; look at anything else before you try it again.",
       retryAfterSeconds: 5,
+    };
+  if (stoodInTheWay(error))
+    return {
+      code: "server/busy",
+      detail: "Somebody else changed the same thing in this moment. Nothing was changed; try again.",
+      retryAfterSeconds: 1,
     };
   if (isBodyError(error)) return bodyProblem(error);
   return null;
@@ -103,14 +124,12 @@ function uniqueProblem(error: UniqueConstraintError): Described | null {
       code: "vehicle/plate-taken",
       detail: "A car with this plate is kept already. Find it by its plate and go on with that one.",
     };
+  if (["customers_pkey", "vehicles_pkey"].includes(constraint ?? ""))
+    return {
+      code: "request/id-taken",
+      detail: "Something else is kept under this id already. Nothing was changed; load the page again.",
+    };
   return null;
-}
-
-/** SQLSTATE class 08 and 57P: the connection or the server went away. */
-function isLostConnection(error: unknown): boolean {
-  if (!(error instanceof BaseError)) return false;
-  const code = "parent" in error ? String((error.parent as { code?: string } | undefined)?.code ?? "") : "";
-  return code.startsWith("08") || code.startsWith("57P") || code === "ECONNREFUSED" || code === "ECONNRESET";
 }
 
 interface BodyError {

@@ -1,6 +1,6 @@
 import { createServer, type Server } from "node:http";
 import type { AddressInfo } from "node:net";
-import { ConnectionError, UniqueConstraintError } from "sequelize";
+import { ConnectionError, DatabaseError, UniqueConstraintError } from "sequelize";
 import { z } from "zod";
 import { receiptPdf } from "../payments/receiptPdf";
 import { hashPassword, verifyPassword } from "../access/passwords";
@@ -27,7 +27,7 @@ describe("passwords", () => {
 });
 
 describe("the environment", () => {
-  const least = { DATABASE_URL: "postgres://x" };
+  const least = { DATABASE_URL: "postgres://x", DATABASE_OWNER_URL: "postgres://y" };
   it("is complete with what is left out", () => {
     expect(readConfig(least)).toMatchObject({ port: 4300, host: "127.0.0.1", publicUrl: "http://127.0.0.1:4300" });
   });
@@ -74,6 +74,18 @@ describe("errors on the wire", () => {
     ["a VIN twice", constraint("vehicles_vin"), 409, "vehicle/vin-taken"],
     ["a plate twice", constraint("vehicles_plate"), 409, "vehicle/plate-taken"],
     ["no database", new ConnectionError(new Error("x")), 503, "database/unreachable"],
+    [
+      "a connection that broke off",
+      new DatabaseError(Object.assign(new Error("Connection terminated unexpectedly"), { sql: "" })),
+      503,
+      "database/unreachable",
+    ],
+    [
+      "two in each other's way",
+      new DatabaseError(Object.assign(new Error("deadlock"), { sql: "", code: "40P01" })),
+      503,
+      "server/busy",
+    ],
     ["no JSON", { status: 400, type: "entity.parse.failed" }, 400, "request/unreadable"],
     ["too much", { status: 413 }, 413, "request/too-large"],
     ["another encoding", { status: 415 }, 415, "request/unsupported-type"],

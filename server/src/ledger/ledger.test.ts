@@ -11,11 +11,12 @@ beforeAll(async () => {
 });
 afterAll(() => server?.stop());
 
-const ask = <Row extends object>(sql: string): Promise<Row[]> =>
-  server.running.deps.db.query<Row>(sql, { type: QueryTypes.SELECT });
+const ask = <Row extends object>(sql: string): Promise<Row[]> => server.db.query<Row>(sql, { type: QueryTypes.SELECT });
 const rebuild = async (write = false): Promise<{ found: LedgerDifference[]; workOrders: number }> => {
   const found: LedgerDifference[] = [];
-  const { workOrders } = await rebuildLedger(server.running.deps.config.databaseUrl, write, (each) => found.push(each));
+  const { workOrders } = await rebuildLedger(server.running.deps.config.databaseOwnerUrl, write, (each) =>
+    found.push(each),
+  );
   return { found, workOrders };
 };
 
@@ -39,10 +40,10 @@ it("adds up to what the work orders say, and nothing has to be rebuilt", async (
 });
 
 it("says what differs, and writes it anew", async () => {
-  await server.running.deps.db.query(
+  await server.db.query(
     "update payments set amount_cents = amount_cents + 1 where ctid = (select ctid from payments limit 1)",
   );
-  await server.running.deps.db.query("delete from approval_answers where position = 0");
+  await server.db.query("delete from approval_answers where position = 0");
   const { found } = await rebuild();
   expect(new Set(found.map(({ list }) => list))).toEqual(new Set(["payments", "approval_answers"]));
   expect(found.find(({ list }) => list === "payments")).toMatchObject({ number: expect.any(Number) as unknown });
@@ -53,10 +54,10 @@ it("says what differs, and writes it anew", async () => {
 it("is written whole by a command for a work order of before the ledger was kept", async () => {
   const [order] = await openOrders(odile);
   const id = order?.id ?? "";
-  await server.running.deps.db.query("update work_orders set ledger_version = 0, concerns = null where id = $1", {
+  await server.db.query("update work_orders set ledger_version = 0, concerns = null where id = $1", {
     bind: [id],
   });
-  await server.running.deps.db.query("delete from bills where work_order_id = $1", { bind: [id] });
+  await server.db.query("delete from bills where work_order_id = $1", { bind: [id] });
   expect((await rebuild()).found.length).toBeGreaterThan(0);
   await sendCommand(odile, id, { type: "recordOdometer", miles: 5 });
   expect((await rebuild()).found).toEqual([]);

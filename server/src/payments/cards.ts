@@ -1,6 +1,8 @@
 import { balanceOf, showMoney } from "@mechanon/core";
 import type { WorkOrderView } from "@mechanon/contract";
 import type { CommandDeps } from "../commands/aggregate";
+import { afterAsking } from "../externalRequests/afterAsking";
+import { beforeAsking } from "../externalRequests/beforeAsking";
 import { askedRequests, findRequest, keyOf, type ExternalRequest } from "../externalRequests/externalRequest";
 import { recordAnswer } from "../externalRequests/recordAnswer";
 import { isCommandId, reserveRequest } from "../externalRequests/reserveRequest";
@@ -16,6 +18,11 @@ export interface CardResult {
   reason: string | null;
   workOrder: WorkOrderView;
 }
+
+const NOT_ASKED =
+  "The database does not answer, so the terminal was not asked and the card was not charged. Try again in a while.";
+const UNKNOWN =
+  "The terminal was asked, but its answer could not be written down, so it is not known here whether the card was charged. It is asked again by itself and will not charge twice; wait for its word before you take this money another way.";
 
 type ChargeDeps = Pick<Deps, "config" | "db" | "outside" | "rules">;
 
@@ -34,8 +41,13 @@ export async function takeCard(
   { paymentId, amountCents }: { paymentId: string; amountCents: number },
 ): Promise<CardResult> {
   const { businessId } = scope;
-  const request = await reserve(deps, scope, workOrderId, paymentId, amountCents);
-  if (request.status === "asked") await recordChargeAnswer(deps, businessId, request, await askTerminal(deps, request));
+  const { request, isOwed } = await beforeAsking(NOT_ASKED, () =>
+    reserve(deps, scope, workOrderId, paymentId, amountCents),
+  );
+  if (request.status === "asked") {
+    const answer = await askTerminal(deps, request, isOwed);
+    await afterAsking(UNKNOWN, () => recordChargeAnswer(deps, businessId, request, answer));
+  }
   const workOrder = await viewWorkOrder(deps, scope, workOrderId);
   const payment = workOrder.state.payments.find(({ id }) => id === paymentId);
   if (!payment)
@@ -81,7 +93,7 @@ async function reserve(
   workOrderId: string,
   paymentId: string,
   amountCents: number,
-): Promise<ExternalRequest> {
+): Promise<{ request: ExternalRequest; isOwed: boolean }> {
   const { businessId, actor } = scope;
   return db.transaction(async (transaction) => {
     const row = await findWorkOrder(scope, workOrderId, transaction, "locked");
@@ -89,7 +101,8 @@ async function reserve(
     if (before) {
       if (before.workOrderId !== workOrderId || before.amountCents !== amountCents || before.kind !== "cardCharge")
         throw idReused();
-      if (before.status !== "lapsed") return before;
+      const { dueCents } = balanceOf(row.state);
+      if (before.status !== "lapsed") return { request: before, isOwed: dueCents >= amountCents };
     } else if (await isCommandId(db, businessId, paymentId, transaction)) throw idReused();
     const asked = (await askedRequests(db, businessId, workOrderId, transaction)).filter(
       ({ kind }) => kind === "cardCharge",
@@ -116,16 +129,19 @@ async function reserve(
       lines: [],
     };
     await reserveRequest(db, businessId, request, config.settleAfterMs, transaction);
-    return { ...request, status: "asked", askedAt: new Date().toISOString() };
+    return { request: { ...request, status: "asked", askedAt: new Date().toISOString() }, isOwed: true };
   });
 }
 
+/** @param isOwed - false: it was paid another way meanwhile, so it is only asked what became of it. */
 async function askTerminal(
   { outside }: ChargeDeps,
   { key, amountCents, workOrderId }: ExternalRequest,
+  isOwed: boolean,
 ): Promise<ChargeAnswer> {
+  const { cardTerminal } = outside;
   try {
-    return await outside.cardTerminal.charge(key, amountCents ?? 0, workOrderId);
+    return await (isOwed ? cardTerminal.charge(key, amountCents ?? 0, workOrderId) : cardTerminal.settle(key));
   } catch (error) {
     if (error instanceof OutsideError)
       throw new AppError(

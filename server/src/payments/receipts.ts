@@ -1,14 +1,15 @@
 import { randomBytes } from "node:crypto";
 import { mayText, receiptOf, receiptText, showVehicle, textPhone } from "@mechanon/core";
 import type { ReceiptView, WorkOrderView } from "@mechanon/contract";
-import { QueryTypes, type Transaction } from "sequelize";
 import { findCustomer } from "../customers/service";
+import { ofBusiness } from "../db/ofBusiness";
 import { AppError } from "../http/errors";
 import { queueMessage } from "../messages/service";
 import type { Deps, Scope } from "../scope";
 import { findVehicle } from "../vehicles/service";
 import { findWorkOrder } from "../workOrders/service";
 import { viewWorkOrder } from "../workOrders/view";
+import { findReceiptLink, hasEnded, isStillOf, keepReceipt, keepReceiptLink } from "./receiptLinks";
 
 /** The receipt of a work order, as its customer may see it. */
 export async function viewReceipt(
@@ -38,13 +39,14 @@ export async function viewReceipt(
   };
 }
 
-/** Texts the customer a link to the receipt; the same message id goes out once. */
+/** Texts the customer a link to the receipt as it is now; the same message id goes out once. */
 export async function textReceipt(
-  { db, config }: Pick<Deps, "db" | "config">,
+  { db, config, rules }: Pick<Deps, "db" | "config" | "rules">,
   scope: Scope,
   workOrderId: string,
   messageId: string,
 ): Promise<WorkOrderView> {
+  const { businessId } = scope;
   const row = await findWorkOrder(scope, workOrderId);
   if (row.customerId === null)
     throw new AppError(
@@ -63,63 +65,34 @@ export async function textReceipt(
       "receipt/no-phone",
       "This customer has no phone number. Nothing was sent; add one, or hand over the PDF.",
     );
-  const { paidCents } = receiptOf(row.state);
-  await db.transaction(async (transaction) => {
-    const token = await linkFor(db, scope.businessId, workOrderId, transaction);
-    await queueMessage(
-      db,
-      scope,
-      {
-        id: messageId,
-        workOrderId,
-        recipient: phone,
-        text: receiptText(scope.businessName, paidCents, `${config.publicUrl}/r/${token}`),
-      },
-      transaction,
-    );
-  });
-  return viewWorkOrder({ db }, scope, workOrderId);
-}
-
-/** @throws {AppError} `receipt/not-found` for a link nobody gave out. */
-export async function findByToken(
-  { db }: Pick<Deps, "db">,
-  token: string,
-): Promise<{ businessId: string; workOrderId: string }> {
-  const [link] = await db.query<{ business_id: string; work_order_id: string }>(
-    "select business_id, work_order_id from directory.receipt_links where token = $1",
-    {
-      bind: [token],
-      type: QueryTypes.SELECT,
-    },
-  );
-  if (!link)
-    throw new AppError(
-      "receipt/not-found",
-      "There is no receipt behind this link. Check that it was copied whole, or ask for it again.",
-    );
-  return { businessId: link.business_id, workOrderId: link.work_order_id };
-}
-
-async function linkFor(
-  db: Deps["db"],
-  businessId: string,
-  workOrderId: string,
-  transaction: Transaction,
-): Promise<string> {
-  const [known] = await db.query<{ token: string }>(
-    "select token from directory.receipt_links where business_id = $1 and work_order_id = $2",
-    {
-      bind: [businessId, workOrderId],
-      type: QueryTypes.SELECT,
-      transaction,
-    },
-  );
-  if (known) return known.token;
+  const receipt = await viewReceipt({ rules }, scope, workOrderId);
   const token = randomBytes(24).toString("base64url");
-  await db.query("insert into directory.receipt_links (token, business_id, work_order_id) values ($1, $2, $3)", {
-    bind: [token, businessId, workOrderId],
-    transaction,
+  const text = receiptText(scope.businessName, receipt.paidCents, `${config.publicUrl}/r/${token}`);
+  await db.transaction(async (transaction) => {
+    const message = { id: messageId, workOrderId, recipient: phone, text };
+    if (!(await queueMessage(db, scope, message, transaction))) return;
+    await keepReceiptLink(
+      db,
+      { token, businessId, workOrderId, sentTo: phone, receipt, customerId: row.customerId, vehicleId: row.vehicleId },
+      transaction,
+    );
   });
-  return token;
+  return viewWorkOrder({ db, rules }, scope, workOrderId);
+}
+
+/** The receipt behind a link, as it was when it was sent. @throws {AppError} `receipt/not-found`, `receipt/link-ended`. */
+export async function openReceipt({ db, rules }: Pick<Deps, "db" | "rules">, token: string): Promise<ReceiptView> {
+  const link = await findReceiptLink(db, token);
+  return ofBusiness(link.businessId, async () => {
+    const { settings } = await rules.now(link.businessId);
+    if (hasEnded(link, settings.receiptLinkMonths, new Date()) || !(await isStillOf(db, link)))
+      throw new AppError(
+        "receipt/link-ended",
+        "This link has ended. Ask whoever did the work for a new one, or for the receipt on paper.",
+      );
+    if (link.receipt) return link.receipt;
+    const receipt = await viewReceipt({ rules }, link, link.workOrderId);
+    await keepReceipt(db, link, receipt);
+    return receipt;
+  });
 }

@@ -1,28 +1,30 @@
-import type { Response, Router } from "express";
+import type { Response } from "express";
 import { routes, type ReceiptView } from "@mechanon/contract";
-import { anyone, mount, type ScopeOf } from "../http/mount";
+import type { Mounting } from "../http/mount";
 import type { Deps } from "../scope";
+import { findWorkOrder } from "../workOrders/service";
+import { viewWorkOrder } from "../workOrders/view";
 import { takeCard } from "./cards";
 import { receiptPdf } from "./receiptPdf";
-import { findByToken, textReceipt, viewReceipt } from "./receipts";
+import { callBackReceipts } from "./receiptLinks";
+import { openReceipt, textReceipt, viewReceipt } from "./receipts";
 
-export function paymentRoutes(router: Router, deps: Deps, scopeOf: ScopeOf): void {
-  mount(router, routes.takeCard, scopeOf, ({ scope, params, body }) => takeCard(deps, scope, params.id, body));
-  mount(router, routes.getReceipt, scopeOf, ({ scope, params }) => viewReceipt(deps, scope, params.id));
-  mount(router, routes.getReceiptPdf, scopeOf, async ({ scope, params, res }) =>
+export function paymentRoutes(mounting: Mounting, deps: Deps): void {
+  mounting.route(routes.takeCard, ({ scope, params, body }) => takeCard(deps, scope, params.id, body));
+  mounting.route(routes.getReceipt, ({ scope, params }) => viewReceipt(deps, scope, params.id));
+  mounting.route(routes.getReceiptPdf, async ({ scope, params, res }) =>
     sendPdf(res, await viewReceipt(deps, scope, params.id)),
   );
-  mount(router, routes.textReceipt, scopeOf, async ({ scope, params, body }) => ({
+  mounting.route(routes.textReceipt, async ({ scope, params, body }) => ({
     workOrder: await textReceipt(deps, scope, params.id, body.messageId),
   }));
-  mount(router, routes.openReceipt, anyone, async ({ params }) => {
-    const { businessId, workOrderId } = await findByToken(deps, params.token);
-    return viewReceipt(deps, { businessId }, workOrderId);
+  mounting.route(routes.callBackReceipts, async ({ scope, params }) => {
+    await findWorkOrder(scope, params.id);
+    await callBackReceipts(deps.db, scope, params.id);
+    return { workOrder: await viewWorkOrder(deps, scope, params.id) };
   });
-  mount(router, routes.openReceiptPdf, anyone, async ({ params, res }) => {
-    const { businessId, workOrderId } = await findByToken(deps, params.token);
-    await sendPdf(res, await viewReceipt(deps, { businessId }, workOrderId));
-  });
+  mounting.open(routes.openReceipt, ({ params }) => openReceipt(deps, params.token));
+  mounting.open(routes.openReceiptPdf, async ({ params, res }) => sendPdf(res, await openReceipt(deps, params.token)));
 }
 
 async function sendPdf(res: Response, receipt: ReceiptView): Promise<void> {

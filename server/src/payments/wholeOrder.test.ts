@@ -178,7 +178,7 @@ it("is closed by what happened, and out of the open work", async () => {
 });
 
 it("has all of it in its history, in order, with who did it", async () => {
-  const [rows] = await server.running.deps.db.query(
+  const [rows] = await server.db.query(
     `select body->>'type' as type, revision from history where aggregate_id = '${orderId}' order by revision`,
   );
   const history = rows as { type: string; revision: number }[];

@@ -1,3 +1,5 @@
+import { jpegOf } from "../testing/pictures";
+import { ofBusiness } from "../db/ofBusiness";
 import { mkdtemp, readdir, rm } from "node:fs/promises";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
@@ -13,7 +15,7 @@ let server: TestServer;
 let odile: Person;
 let folder: string;
 let stores: Record<string, PhotoStore>;
-const JPEG = Buffer.from([0xff, 0xd8, 0xff, 1, 2, 3]);
+const JPEG = jpegOf();
 
 beforeAll(async () => {
   server = await startTestServer();
@@ -65,9 +67,10 @@ it("serves what was sent, from the store, and removes the bytes with the photo",
   await odile.send("POST", `/api/photos/${id}`, JPEG, { "Content-Type": "image/jpeg" });
   expect(await deps.photos.get(photoKey(businessId, id))).toEqual(JPEG);
   expect((await odile.get(`/api/photos/${id}`)).status).toBe(200);
-  expect(await deps.db.transaction((transaction) => forgetPhotos(deps.db, businessId, [id, uuid()], transaction))).toBe(
-    1,
+  const forgotten = await ofBusiness(businessId, () =>
+    deps.db.transaction((transaction) => forgetPhotos(deps.db, businessId, [id, uuid()], transaction)),
   );
+  expect(forgotten).toBe(1);
   expect((await odile.get(`/api/photos/${id}`)).status).toBe(404);
   await until(
     () => deps.photos.get(photoKey(businessId, id)),

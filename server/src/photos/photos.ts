@@ -63,8 +63,8 @@ export async function forgetPhotos(
   if (gone.length > 0)
     await askPrepared(
       db,
-      `select graphile_worker.add_job('${FORGET_PHOTOS_TASK}', json_build_object('keys', $1::text[]))`,
-      [gone.map(({ id }) => photoKey(businessId, id))],
+      `select queue_job('${FORGET_PHOTOS_TASK}', json_build_object('businessId', $1::text, 'keys', $2::text[]))`,
+      [businessId, gone.map(({ id }) => photoKey(businessId, id))],
       transaction,
     );
   return gone.length;

@@ -1,7 +1,7 @@
-import express, { type Router } from "express";
-import { MOST_PHOTO_BYTES, PHOTO_TYPES, routes } from "@mechanon/contract";
+import { imageSize } from "image-size";
+import { PHOTO_TYPES, routes } from "@mechanon/contract";
 import { AppError } from "../http/errors";
-import { mount, type ScopeOf } from "../http/mount";
+import type { Mounting } from "../http/mount";
 import type { Deps } from "../scope";
 import { findPhotos, keepPhoto } from "./photos";
 
@@ -12,26 +12,47 @@ const MAGIC: Record<(typeof PHOTO_TYPES)[number], (bytes: Buffer) => boolean> = 
   "image/webp": (bytes) =>
     bytes.subarray(0, 4).toString("latin1") === "RIFF" && bytes.subarray(8, 12).toString("latin1") === "WEBP",
 };
+/** The largest sensors of phones; what says it is larger only fills the memory of who opens it. */
+const MOST_PIXELS = 220_000_000;
+const LONGEST_SIDE = 30_000;
 
-export function photoRoutes(router: Router, deps: Deps, scopeOf: ScopeOf): void {
-  router.use("/api/photos", express.raw({ type: () => true, limit: MOST_PHOTO_BYTES }));
-  mount(router, routes.putPhoto, scopeOf, async ({ scope, params, req }) => {
-    const bytes = Buffer.isBuffer(req.body) ? req.body : Buffer.alloc(0);
+export function photoRoutes(mounting: Mounting, deps: Deps): void {
+  mounting.route(routes.putPhoto, async ({ scope, params, file: bytes }) => {
     const type = PHOTO_TYPES.find((candidate) => MAGIC[candidate](bytes));
-    if (!type)
+    const size = type ? sizeOf(bytes) : null;
+    if (!type || !size)
       throw new AppError(
         "photo/unreadable",
         "This file is no JPEG, PNG or WebP picture. It was not kept; take the photo again or pick another file.",
       );
+    if (size.width * size.height > MOST_PIXELS || Math.max(size.width, size.height) > LONGEST_SIDE)
+      throw new AppError(
+        "photo/unreadable",
+        `This picture says it has ${size.width} by ${size.height} pixels, more than any phone can show. It was not kept; send a smaller one.`,
+      );
     await keepPhoto(deps, scope.businessId, { id: params.id, type, bytes });
   });
-  mount(router, routes.getPhoto, scopeOf, async ({ scope, params, res }) => {
+  mounting.route(routes.getPhoto, async ({ scope, params, req, res }) => {
+    // An id names the same picture for good, but only whoever is signed in may look at it again.
+    const tag = `"${params.id}"`;
+    res.set({ "Cache-Control": "private, no-cache", ETag: tag });
     const [photo] = await findPhotos(deps, scope.businessId, [params.id]);
     if (!photo)
       throw new AppError(
         "photo/not-found",
         "This photo has not arrived here yet. It may still be on the phone that took it.",
       );
-    res.type(photo.type).set("Cache-Control", "private, max-age=31536000, immutable").send(photo.bytes);
+    if (req.get("If-None-Match") === tag) res.status(304).end();
+    else res.type(photo.type).send(photo.bytes);
   });
+}
+
+/** What its header says; null where it says nothing. */
+function sizeOf(bytes: Buffer): { width: number; height: number } | null {
+  try {
+    return imageSize(bytes);
+  } catch {
+    // A picture without a readable header is none.
+    return null;
+  }
 }

@@ -10,7 +10,7 @@ afterAll(() => server?.stop());
 
 /** A job that somebody took a minute ago. */
 async function takenBy(worker: string): Promise<string> {
-  const { db } = server.running.deps;
+  const { db } = server;
   const [job] = await db.query<{ id: string }>(
     `select id::text from graphile_worker.add_job('import', json_build_object('businessId', gen_random_uuid(), 'importId', gen_random_uuid()),
        run_at => now() + interval '1 hour')`,
@@ -26,14 +26,14 @@ async function takenBy(worker: string): Promise<string> {
 }
 const isThere = async (id: string): Promise<boolean> =>
   (
-    await server.running.deps.db.query("select from graphile_worker.jobs where id = $1", {
+    await server.db.query("select from graphile_worker.jobs where id = $1", {
       bind: [id],
       type: QueryTypes.SELECT,
     })
   ).length === 1;
 
 it("does what a killed server had begun, and leaves alone what a living one is doing", async () => {
-  const { db } = server.running.deps;
+  const { db } = server;
   const holder = await db.transaction();
   await db.query("select pg_advisory_xact_lock_shared($1, hashtext('worker-alive'))", {
     bind: [WORKER_LOCKS],
@@ -50,7 +50,7 @@ it("does what a killed server had begun, and leaves alone what a living one is d
 });
 
 it("holds a sign of life for each of its workers, again after the database dropped it", async () => {
-  const { db } = server.running.deps;
+  const { db } = server;
   const signs = async (): Promise<number> =>
     (
       await db.query(

@@ -1,5 +1,5 @@
 import { EventEmitter } from "node:events";
-import { Logger as WorkerLogger, run, type WorkerEvents } from "graphile-worker";
+import { Logger as WorkerLogger, run, type Task, type WorkerEvents } from "graphile-worker";
 import pg from "pg";
 import { messagePayload, sendMessage } from "../messages/sendMessage";
 import { BEHIND_TASK, behindSteps, runBehind } from "../behind/runBehind";
@@ -8,6 +8,7 @@ import { settlePayload, settleRequest } from "../externalRequests/settleRequest"
 import { SEND_MESSAGE_TASK } from "../messages/service";
 import { z } from "zod";
 import { FORGET_PHOTOS_TASK, removeBytes } from "../photos/photos";
+import { ofBusiness } from "../db/ofBusiness";
 import type { Deps } from "../scope";
 import { DeadWorkers } from "./deadWorkers";
 import { MAINTENANCE_TASK, maintain } from "./maintenance";
@@ -15,11 +16,25 @@ import { IMPORT_TASK, importPayload, runImportStep } from "../transfer/importTas
 
 const forgottenPhotos = z.object({ keys: z.array(z.string()) });
 
-/** Starts doing what was queued: messages, imports, requests to settle, what migrations left behind; what fails waits and is tried again, longer each time. */
+/** A job of one business, done for it. */
+function ofItsBusiness<Job extends { businessId: string }>(
+  payload: z.ZodType<Job>,
+  work: (job: Job) => Promise<void>,
+): Task {
+  return async (raw) => {
+    const job = payload.parse(raw);
+    await ofBusiness(job.businessId, () => work(job));
+  };
+}
+
+/**
+ * Starts doing what was queued: messages, imports, requests to settle, what migrations left behind; what fails waits
+ * and is tried again, longer each time.
+ */
 export async function startWorker(deps: Deps): Promise<{ stop(): Promise<void> }> {
   const { config, log } = deps;
   // A pool of our own: the queue's would leave a lost connection's error unheard, and that ends the process.
-  const pgPool = new pg.Pool({ connectionString: config.databaseUrl, max: 4, application_name: "mechanon-queue" });
+  const pgPool = new pg.Pool({ connectionString: config.databaseOwnerUrl, max: 4, application_name: "mechanon-queue" });
   const heard = (error: Error): void => log.warn({ err: error }, "queue lost the database");
   pgPool.on("error", heard);
   pgPool.on("connect", (client) => client.on("error", heard));
@@ -34,11 +49,11 @@ export async function startWorker(deps: Deps): Promise<{ stop(): Promise<void> }
     noHandleSignals: true,
     logger: new WorkerLogger(() => (level, message) => log.debug({ level, message }, "queue")),
     taskList: {
-      [SEND_MESSAGE_TASK]: async (raw) => sendMessage(deps, messagePayload.parse(raw)),
-      [IMPORT_TASK]: async (raw) => runImportStep(deps, importPayload.parse(raw)),
-      [SETTLE_TASK]: async (raw) => settleRequest(deps, settlePayload.parse(raw)),
+      [SEND_MESSAGE_TASK]: ofItsBusiness(messagePayload, (job) => sendMessage(deps, job)),
+      [IMPORT_TASK]: ofItsBusiness(importPayload, (job) => runImportStep(deps, job)),
+      [SETTLE_TASK]: ofItsBusiness(settlePayload, (job) => settleRequest(deps, job)),
       [FORGET_PHOTOS_TASK]: async (raw) => removeBytes(deps.photos, forgottenPhotos.parse(raw).keys),
-      [MAINTENANCE_TASK]: async () => maintain(deps.db),
+      [MAINTENANCE_TASK]: async (_raw, { withPgClient }) => withPgClient(maintain),
       [BEHIND_TASK]: async (_raw, { withPgClient, addJob }) => {
         if ((await runBehind(withPgClient, log, behindSteps(deps.photos))) === "more")
           await addJob(BEHIND_TASK, {}, { queueName: BEHIND_TASK });
@@ -48,7 +63,7 @@ export async function startWorker(deps: Deps): Promise<{ stop(): Promise<void> }
   });
   // Of several servers that start at once, one does it.
   for (const task of [BEHIND_TASK, MAINTENANCE_TASK]) await runner.addJob(task, {}, { queueName: task, jobKey: task });
-  const deadWorkers = new DeadWorkers(config.databaseUrl, pgPool, log, workerIds);
+  const deadWorkers = new DeadWorkers(config.databaseOwnerUrl, pgPool, log, workerIds);
   await deadWorkers.start();
   return {
     async stop() {

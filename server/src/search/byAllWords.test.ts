@@ -15,7 +15,7 @@ afterAll(() => server?.stop());
 async function keep(words: Partial<Record<WordField, string[]>>): Promise<string> {
   const id = uuid();
   for (const [field, own] of Object.entries(words))
-    await server.running.deps.db.query(
+    await server.db.query(
       "insert into customer_words (business_id, customer_id, field, word) select $1, $2, $3, unnest($4::text[])",
       { bind: [businessId, id, WORD_FIELDS.indexOf(field as WordField), own] },
     );
@@ -23,7 +23,7 @@ async function keep(words: Partial<Record<WordField, string[]>>): Promise<string
 }
 const whole = (word: string, customers = 20): FittingWord[] => [{ word, way: "whole", fit: 40, customers }];
 const ids = async (...typed: FittingWord[][]): Promise<string[]> =>
-  (await byAllWords(server.running.deps.db, businessId, typed)).map(({ customer_id: id }) => id);
+  (await byAllWords(server.db, businessId, typed)).map(({ customer_id: id }) => id);
 
 it("answers who has all words, a name before a contact before a car", async () => {
   const driver = await keep({ name: ["tamsin", "orrell"], car: ["vesper"] });

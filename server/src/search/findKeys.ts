@@ -60,7 +60,7 @@ async function look(
     const at = way === "end" ? `(reverse(key) collate "C")` : "key";
     const front = way === "end" ? [...key].reverse().join("") : key;
     const [from, to] = [bound(front), bound(`${front}\u{10FFFF}`)];
-    return `(select ${index} as look, kind, key, customer_id, vehicle_id from customer_keys
+    return `(select ${index} as look, kind, key, customer_id, vehicle_id from own_customer_keys
       where business_id = $1 and kind = ${bound(kind)} and ${at} >= ${from} and ${at} < ${to} order by ${at} limit ${limit})`;
   });
   const rows = await askPrepared<{

@@ -20,11 +20,7 @@ const TAKEN_FOR = 20;
  * How many entries the most frequent words have, as PostgreSQL's own statistics say: counting those of a town would
  * take longer than all else. Estimates of all businesses together, so a word may be taken for more frequent than it is.
  */
-const FREQUENT = `
-  select word, (share * reltuples)::int as customers
-  from pg_stats join pg_class on pg_class.oid = 'customer_words'::regclass
-  cross join unnest(most_common_vals::text::text[], most_common_freqs) as often(word, share)
-  where schemaname = current_schema() and tablename = 'customer_words' and attname = 'word'`;
+const FREQUENT = "select word, customers from frequent_words()";
 
 export interface FittingWord {
   word: string;
@@ -47,7 +43,7 @@ const FIND = `
       order by word limit ${MOST_BEGINNINGS})
     union all select 'spelling', word from search_words where business_id = $1 and word = any(spellings)
     union all (select 'part', word from (
-      select word from search_words where business_id = $1 and word like part offset 0) with_part limit ${MOST_PARTS})
+      select word from own_search_words where business_id = $1 and word like part offset 0) with_part limit ${MOST_PARTS})
     union all (select 'near', word from search_word_shapes
       where business_id = $1 and shape = any(shapes) and not starts_with(word, whole)
         and levenshtein_less_equal(whole, left(word, letters), ${MOST_EDITS}) <= ${MOST_EDITS}

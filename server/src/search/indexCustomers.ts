@@ -14,11 +14,12 @@ export async function indexCustomers(
   transaction: Transaction,
 ): Promise<void> {
   const ids = [...new Set(customerIds)];
-  // Locked, so that two changes at once do not both write the words of what they saw.
+  // Locked, so that two changes at once do not both write the words of what they saw; not their keys, which others'
+  // rows that name them hold on to already.
   const customers = await CustomerRow.findAll({
     where: { businessId, id: ids },
     order: ["id"],
-    lock: transaction.LOCK.UPDATE,
+    lock: transaction.LOCK.NO_KEY_UPDATE,
     transaction,
     raw: true,
   });
@@ -106,16 +107,24 @@ async function writeTerms(
   );
 }
 
-/** Brings what was written by an older reading up to date; also what a migration brought in. */
-export async function indexOutdated(db: Sequelize): Promise<void> {
+/** Brings what was written by an older reading of one business up to date. */
+export async function indexOutdated(db: Sequelize, businessId: string): Promise<void> {
   for (;;) {
-    const outdated = await db.query<{ business_id: string; id: string }>(
-      "select business_id, id from customers where search_version < $1 order by business_id, id limit $2",
-      { bind: [SEARCH_VERSION, BATCH], type: QueryTypes.SELECT },
+    const outdated = await db.query<{ id: string }>(
+      "select id from customers where business_id = $1 and search_version < $2 order by id limit $3",
+      { bind: [businessId, SEARCH_VERSION, BATCH], type: QueryTypes.SELECT },
     );
     if (outdated.length === 0) return;
-    const businessId = outdated[0]?.business_id ?? "";
-    const ids = outdated.flatMap((row) => (row.business_id === businessId ? [row.id] : []));
+    const ids = outdated.map(({ id }) => id);
     await db.transaction((transaction) => indexCustomers(db, businessId, ids, transaction));
   }
+}
+
+/** Businesses with customers that an older reading wrote; asked as the owner of the tables. */
+export async function businessesOutdated(owner: Sequelize): Promise<string[]> {
+  const rows = await owner.query<{ business_id: string }>(
+    "select distinct business_id from customers where search_version < $1",
+    { bind: [SEARCH_VERSION], type: QueryTypes.SELECT },
+  );
+  return rows.map(({ business_id: businessId }) => businessId);
 }

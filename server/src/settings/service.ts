@@ -1,6 +1,7 @@
 import { upgradeSettings, type BusinessSettings, type ConcernPhrase, type ListName } from "@mechanon/core";
 import { MOST_PHRASES } from "@mechanon/contract";
 import type { Sequelize } from "sequelize";
+import { askPrepared } from "../db/askPrepared";
 import { Business } from "../db/models";
 import { AppError } from "../http/errors";
 
@@ -56,4 +57,18 @@ export async function keepPhrase(db: Sequelize, businessId: string, phrase: Conc
     return { concerns: [...settings.concerns, phrase] };
   });
   return concerns.find(same) ?? phrase;
+}
+
+/** Changes how long receipts can be opened by their links, those sent already included. */
+export async function changeReceiptLinks(
+  db: Sequelize,
+  businessId: string,
+  months: number,
+): Promise<{ receiptLinkMonths: number }> {
+  await askPrepared(
+    db,
+    "update businesses set settings = jsonb_set(settings, '{receiptLinkMonths}', to_jsonb($2::int)) where id = $1",
+    [businessId, months],
+  );
+  return { receiptLinkMonths: months };
 }

@@ -50,9 +50,7 @@ it("is seen by another server at once, and the library only when it is another",
   await odile.post("/api/business/concerns", phrase("Clicks at idle"));
   expect((await business(there)).settings.concerns.map(({ text }) => text)).toContain("Clicks at idle");
   expect((await business(there)).libraryVersion).toBe(before.libraryVersion);
-  await server.running.deps.db.query(
-    "update library_jobs set job = job || '{\"title\":\"Renamed\"}' where id = 'diagnosis'",
-  );
+  await server.db.query("update library_jobs set job = job || '{\"title\":\"Renamed\"}' where id = 'diagnosis'");
   expect((await business(there)).libraryVersion).toBe(before.libraryVersion + 1);
   const { library, version } = (await there.get<LibraryView>("/api/library")).body;
   expect(version).toBe(before.libraryVersion + 1);

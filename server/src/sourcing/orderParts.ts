@@ -1,3 +1,5 @@
+import { afterAsking } from "../externalRequests/afterAsking";
+import { beforeAsking } from "../externalRequests/beforeAsking";
 import { approvedParts, quantityToBuy, type WorkOrderState } from "@mechanon/core";
 import type { WorkOrderView } from "@mechanon/contract";
 import type { CommandDeps } from "../commands/aggregate";
@@ -27,6 +29,10 @@ export interface WantedOrder {
   supplierId: string | null;
 }
 
+const NOT_ASKED = "The database does not answer, so nothing was ordered. Order again in a while.";
+const UNKNOWN =
+  "The supplier was asked, but its answer could not be written down, so it is not known here whether the parts were ordered. It is asked again by itself; the parts are kept for this order, and nothing is ordered twice.";
+
 type OrderDeps = Pick<Deps, "config" | "db" | "outside" | "rules">;
 
 /**
@@ -49,7 +55,10 @@ export async function orderParts(
   const before = await findRequest(db, businessId, wanted.orderId);
   if (before && before.workOrderId !== workOrderId) throw idReused();
   if (before?.status === "done") return viewWorkOrder(deps, scope, workOrderId);
-  const request = before?.status === "asked" ? before : await reserve(deps, scope, workOrderId, wanted);
+  const request =
+    before?.status === "asked"
+      ? before
+      : await beforeAsking(NOT_ASKED, () => reserve(deps, scope, workOrderId, wanted));
   const answer = await reachSupplier(
     () =>
       outside.suppliers.order(
@@ -59,7 +68,7 @@ export async function orderParts(
       ),
     "The parts are kept for this order, and it is asked by itself what became of it; nothing is ordered twice.",
   );
-  await recordOrderAnswer(deps, businessId, request, answer);
+  await afterAsking(UNKNOWN, () => recordOrderAnswer(deps, businessId, request, answer));
   if (answer.outcome !== "confirmed") throw refusal(answer, request.lines);
   return viewWorkOrder(deps, scope, workOrderId);
 }

@@ -1,9 +1,8 @@
-import { randomBytes } from "node:crypto";
 import { spawn, type ChildProcess } from "node:child_process";
 import { rm } from "node:fs/promises";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
-import pg from "pg";
+import type { Sequelize } from "sequelize";
 import { v7 as uuid } from "uuid";
 import type {
   CustomerSheet,
@@ -14,7 +13,9 @@ import type {
   WorkOrderView,
 } from "@mechanon/contract";
 import { readConfig } from "../config";
+import { connect } from "../db/connect";
 import { start, type Running } from "../start";
+import { dropDatabase, makeDatabase, urlsOf } from "./databases";
 
 const ROOT = join(__dirname, "..", "..", "..");
 
@@ -36,9 +37,13 @@ export interface Person {
 /** A real server on a real database with the stand-ins beside it. */
 export interface TestServer {
   running: Running;
+  /** The database as its owner sees it: the rows of every business. */
+  db: Sequelize;
   /** A second server on the same database. */
   startSecond(): Promise<Running>;
   signIn(login?: string, url?: string): Promise<Person>;
+  /** Somebody whose password is not the demo's own for that name. */
+  signInAs(login: string, password: string, headers?: Record<string, string>): Promise<Person>;
   stranger(url?: string): Person;
   fault(service: string, fault: string, times?: number): Promise<void>;
   sentMessages(): Promise<{ to: string; text: string }[]>;
@@ -48,16 +53,13 @@ export interface TestServer {
 
 const PASSWORDS: Record<string, string> = { odile: "lantern-7", tomas: "anchor-22", wren: "ledger-5" };
 
-/** Starts a server for one test file; needs PG_ADMIN_URL. @param over - what of its environment is another. */
+/** Starts a server for one test file; needs the addresses ./test sets. @param over - what of its environment is another. */
 export async function startTestServer(over: Record<string, string> = {}): Promise<TestServer> {
-  const admin = process.env.PG_ADMIN_URL;
-  if (!admin) throw new Error("PG_ADMIN_URL is not set; ./test sets it");
-  const database = `test_${randomBytes(6).toString("hex")}`;
-  await query(admin, `create database ${database}`);
+  const database = await makeDatabase("test");
   const standins = await startStandins();
   const config = readConfig({
     PORT: "0",
-    DATABASE_URL: `${admin}/${database}`,
+    ...urlsOf(database),
     STANDINS_URL: standins.url,
     LOG_LEVEL: process.env.TEST_LOG ?? "silent",
     OUTSIDE_TIMEOUT_MS: "400",
@@ -67,19 +69,18 @@ export async function startTestServer(over: Record<string, string> = {}): Promis
     ...over,
   });
   const running = await start(config);
+  const db = connect(config.databaseOwnerUrl);
   const started = [running];
   const server: TestServer = {
     running,
+    db,
     async startSecond() {
       const second = await start(config);
       started.push(second);
       return second;
     },
-    async signIn(login = "odile", url = running.url) {
-      const answer = await request(url, "POST", "/api/session", { login, password: PASSWORDS[login] }, {});
-      if (answer.status !== 200) throw new Error(`sign-in failed with ${answer.status}`);
-      return person(url, (answer.headers.get("set-cookie") ?? "").split(";")[0] ?? "");
-    },
+    signIn: (login = "odile", url = running.url) => signedIn(url, login, PASSWORDS[login] ?? ""),
+    signInAs: (login, password, headers) => signedIn(running.url, login, password, headers),
     stranger: (url = running.url) => person(url, ""),
     async fault(service, fault, times) {
       const { status } = await request(
@@ -98,7 +99,8 @@ export async function startTestServer(over: Record<string, string> = {}): Promis
       for (const each of started) await each.stop();
       await end(standins.child);
       await rm(config.photosFolder, { recursive: true, force: true });
-      await query(admin, `drop database if exists ${database} with (force)`);
+      await db.close();
+      await dropDatabase(database);
     },
   };
   return server;
@@ -154,6 +156,18 @@ export async function until<T>(ask: () => Promise<T>, holds: (value: T) => boole
     await new Promise((resolve) => setTimeout(resolve, 100));
   }
   throw new Error("it never came to hold");
+}
+
+async function signedIn(
+  url: string,
+  login: string,
+  password: string,
+  headers: Record<string, string> = {},
+): Promise<Person> {
+  const answer = await request(url, "POST", "/api/session", { login, password }, headers);
+  if (answer.status !== 200) throw new Error(`sign-in failed with ${answer.status}`);
+  const cookies = answer.headers.getSetCookie().map((cookie) => cookie.split(";")[0] ?? "");
+  return person(url, cookies.join("; "));
 }
 
 function person(url: string, cookie: string): Person {
@@ -215,11 +229,4 @@ function end(child: ChildProcess): Promise<void> {
     child.once("exit", () => resolve());
     child.kill("SIGKILL");
   });
-}
-
-async function query(adminUrl: string, sql: string): Promise<void> {
-  const client = new pg.Client({ connectionString: `${adminUrl}/postgres` });
-  await client.connect();
-  await client.query(sql);
-  await client.end();
 }

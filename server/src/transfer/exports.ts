@@ -87,10 +87,16 @@ const CAR_HEADINGS = [
   "Unit number",
 ];
 
+/**
+ * What a table program may take for a formula, in the signs of other scripts too. A phone or a number alone that begins
+ * with + or - is none.
+ * @see OWASP, CSV injection
+ */
+const FORMULA = /^\s*[=@\uFF1D\uFF20\uFF0B\uFF0D]|^[\t\r\n]|^\s*[+-](?![\d\s().-]*(?:ext\. \d+)?$)/;
+
 function csv(headings: readonly string[], lines: readonly Line[]): string {
   const data = lines.map((line) => line.map((cell) => cell ?? ""));
-  // A name like "=cmd" must stay text in a table program; a phone that begins with + is no formula.
-  const text = Papa.unparse({ fields: [...headings], data }, { escapeFormulae: /^[=@\t\r]|^[+-](?![\d(])/ });
+  const text = Papa.unparse({ fields: [...headings], data }, { escapeFormulae: FORMULA });
   return data.length === 0 ? `${headings.join(",")}\r\n` : `${text}\r\n`;
 }
 

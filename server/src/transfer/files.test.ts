@@ -9,6 +9,8 @@ import { guessEncoding, textOf } from "./readText";
 import { VCARD_COLUMNS, readVcards } from "./readVcard";
 import { toVcard } from "./vcard";
 
+const cardsOf = (text: string): string[][] => [...readVcards(text)];
+
 const customer = (over: Partial<Customer> = {}): Customer => ({
   id: "0190a000-0000-7000-8000-000000000001",
   kind: "person",
@@ -20,7 +22,7 @@ const customer = (over: Partial<Customer> = {}): Customer => ({
   ...over,
 });
 const readBack = (card: string) => {
-  const [row] = readVcards(card);
+  const [row] = cardsOf(card);
   if (!row) throw new Error("no card");
   return readImportRow(row, VCARD_COLUMNS);
 };
@@ -137,15 +139,38 @@ describe("vCards", () => {
     const text = fc.string({ unit: fc.constantFrom(..."abc,;:\\\"'\nß🚗 "), minLength: 1, maxLength: 40 });
     fc.assert(
       fc.property(text, text, (name, notes) => {
-        const [row = []] = readVcards(toVcard(customer({ name: `X${name.replace(/\n/g, " ")}`, notes })));
+        const [row = []] = cardsOf(toVcard(customer({ name: `X${name.replace(/\n/g, " ")}`, notes })));
         expect(row[VCARD_COLUMNS.indexOf("name")]).toBe(`X${name.replace(/\n/g, " ")}`.trim());
         expect(row[VCARD_COLUMNS.indexOf("notes")]).toBe(notes.trim());
       }),
     );
   });
+  it.each(["\r", "\r\n", "\u2028", "\u0085", "\v"])("are one each, whatever ends a line in a note: %j", (end) => {
+    const notes = `gate is left${end}BEGIN:VCARD${end}FN:Somebody Else${end}END:VCARD`;
+    const rows = cardsOf([1, 2].map(() => toVcard(customer({ notes, name: `Maren${end}Oyelaran` }))).join(""));
+    expect(rows).toHaveLength(2);
+    expect(rows[0]?.[VCARD_COLUMNS.indexOf("notes")]?.split("\n")).toHaveLength(4);
+  });
+  it("with sixty thousand numbers are read as quickly as any, and say what was left out", () => {
+    const phones = Array.from({ length: 60_000 }, (_, index) => `TEL:+1${3605550000 + index}`).join("\n");
+    const rows = cardsOf(`BEGIN:VCARD\nVERSION:4.0\nFN:Too Many\n${phones}\nEND:VCARD\nBEGIN:VCARD\nVERSION:4.0\nFN:Next\nEND:VCARD`); // prettier-ignore
+    expect(rows[0]?.[VCARD_COLUMNS.indexOf("notes")]).toMatch(/^Unreadable card \(it has \d+ characters\): BEGIN/);
+    expect(rows[1]?.[0]).toBe("Next");
+    const some = phones.split("\n").slice(0, 1000).join("\n");
+    const [row = []] = cardsOf(`BEGIN:VCARD\nVERSION:4.0\nFN:Many\n${some}\nEND:VCARD`);
+    expect(row[VCARD_COLUMNS.indexOf("notes")]).toContain("960 more values of this card were not taken in");
+  });
+  it("bring pictures along that nobody reads", () => {
+    const photo = `PHOTO;ENCODING=b;TYPE=JPEG:${Array.from({ length: 3000 }, () => "A".repeat(74)).join("\r\n ")}`;
+    const [row = []] = cardsOf(
+      `BEGIN:VCARD\r\nVERSION:3.0\r\nFN:Pictured\r\n${photo}\r\nTEL:360 555 0101\r\nEND:VCARD`,
+    );
+    expect(row[0]).toBe("Pictured");
+    expect(row).toContain("360 555 0101");
+  });
   it("keep what finds no column in the notes", () => {
     const phones = Array.from({ length: 5 }, (_, index) => `TEL;TYPE=cell:360 555 010${index}`).join("\n");
-    const [row = []] = readVcards(`BEGIN:VCARD\nVERSION:4.0\nFN:Many Phones\n${phones}\nEND:VCARD`);
+    const [row = []] = cardsOf(`BEGIN:VCARD\nVERSION:4.0\nFN:Many Phones\n${phones}\nEND:VCARD`);
     expect(row[VCARD_COLUMNS.indexOf("notes")]?.split("\n")).toHaveLength(3);
   });
 });

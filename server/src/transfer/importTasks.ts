@@ -8,9 +8,8 @@ import { insertCustomers, insertVehicles } from "../customers/insertCustomers";
 import type { Deps } from "../scope";
 import { indexCustomers, indexOutdated } from "../search/indexCustomers";
 import { SeenRows, joinedDetails, newCars, planRows, withIds, type PlannedRow } from "./importRows";
-import { readCsv, samplesOf } from "./readCsv";
-import { textOf } from "./readText";
-import { VCARD_COLUMNS, readVcards } from "./readVcard";
+import { samplesOf } from "./readCsv";
+import { readInThread } from "./readInThread";
 import { undoRows } from "./undoImport";
 
 export const IMPORT_TASK = "import";
@@ -62,21 +61,9 @@ async function readFile({ db }: Parts, file: ImportFile): Promise<void> {
     );
     await file.update({ rowCount: count, doneCount: count });
   };
-  const text = textOf(file.bytes, encoding);
-  if (format === "vcard") {
-    const cards = readVcards(text);
-    if (cards.length === 0) throw new Error("there is no card in it");
-    for (let from = 0; from < cards.length; from += BATCH) await keep(cards.slice(from, from + BATCH));
-    await file.update({
-      status: "read",
-      columns: VCARD_COLUMNS.map((heading) => ({ heading, samples: [] })),
-      mapping: [...VCARD_COLUMNS],
-    });
-    return;
-  }
-  let headings: string[] = [];
-  await readCsv(
-    text,
+  let headings: readonly string[] = [];
+  await readInThread(
+    { bytes: file.bytes, encoding, format },
     (table) => {
       headings = table.headings;
       file.mapping = table.mapping;
@@ -84,7 +71,9 @@ async function readFile({ db }: Parts, file: ImportFile): Promise<void> {
     keep,
   );
   if (count === 0) throw new Error("there is a heading, and no row below it");
-  await file.update({ status: "read", columns: samplesOf(headings, samples), mapping: file.mapping });
+  const columns =
+    format === "csv" ? samplesOf(headings, samples) : headings.map((heading) => ({ heading, samples: [] }));
+  await file.update({ status: "read", columns, mapping: file.mapping });
 }
 
 async function checkRows({ db }: Parts, file: ImportFile): Promise<void> {
@@ -133,7 +122,7 @@ async function applyRows({ db, rules }: Parts, file: ImportFile): Promise<void> 
     },
   );
   // Whom a step kept that was broken off before they were indexed.
-  await indexOutdated(db);
+  await indexOutdated(db, businessId);
   // The rows say all that is needed from here on; a file full of people is not kept longer than that.
   const columns = file.columns.map(({ heading }) => ({ heading, samples: [] }));
   await file.update({ status: "done", doneCount: file.rowCount, bytes: Buffer.alloc(0), columns });

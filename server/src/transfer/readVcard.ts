@@ -7,18 +7,31 @@ export const VCARD_COLUMNS: readonly ImportField[] = [
   "street", "town", "region", "postcode", "notes", "contactName", "contactRole",
 ]; // prettier-ignore
 
+/** Pictures, sounds and keys a card may bring, with the lines they go on in: many times what a person types. */
+const MEDIA = /^(?:[\w-]+\.)?(?:PHOTO|LOGO|SOUND|KEY)[;:].*(?:\r?\n[ \t].*)*\r?\n/gim;
+/** A card that says more than this is nobody's; reading it would take longer than a whole address book. */
+const MOST_CARD_CHARACTERS = 64_000;
+/** Of one kind; what is beyond is counted in the notes. */
+const MOST_VALUES = 40;
+
 /**
  * The cards of a file, each as a row of VCARD_COLUMNS; a card that cannot be read is a row with what it says as notes.
  * @see RFC 6350, RFC 2426
  */
-export function readVcards(text: string): string[][] {
-  return text
-    .split(/(?=^BEGIN:VCARD\s*$)/im)
-    .flatMap((card) => (/^BEGIN:VCARD/i.test(card.trim()) ? [rowOf(card.trim())] : []));
+export function* readVcards(text: string): Generator<string[]> {
+  const isBegun = /^BEGIN:VCARD[ \t]*\r?$/gim;
+  let from: number | null = null;
+  for (let next = isBegun.exec(text); ; next = isBegun.exec(text)) {
+    if (from !== null) yield rowOf(text.slice(from, next?.index ?? text.length).trim());
+    if (!next) return;
+    from = next.index;
+  }
 }
 
-function rowOf(card: string): string[] {
+function rowOf(whole: string): string[] {
+  const card = whole.replace(MEDIA, "");
   try {
+    if (card.length > MOST_CARD_CHARACTERS) throw new Error(`it has ${card.length} characters`);
     return layOut(
       new ICAL.Component(ICAL.parse(`${card.replace(/\r?\n/g, "\r\n")}\r\n`) as [string, unknown[], unknown[]]),
     );
@@ -29,8 +42,13 @@ function rowOf(card: string): string[] {
 
 function layOut(card: ICAL.Component): string[] {
   const cells = new Map<ImportField, string[]>();
+  let leftOut = 0;
   const add = (field: ImportField, value: string): void => {
-    if (value.trim() !== "") cells.set(field, [...(cells.get(field) ?? []), value.trim()]);
+    if (value.trim() === "") return;
+    const values = cells.get(field) ?? [];
+    if (values.length < MOST_VALUES) values.push(value.trim());
+    else leftOut += 1;
+    cells.set(field, values);
   };
   const isOrganization = textOf(card.getFirstPropertyValue("kind")).toLowerCase() === "org";
   const organization = [card.getFirstPropertyValue("org")].flat().map(textOf)[0] ?? "";
@@ -59,7 +77,8 @@ function layOut(card: ICAL.Component): string[] {
   const row = VCARD_COLUMNS.map((field) => cells.get(field)?.shift() ?? "");
   const left = [...cells.values()].flat();
   const notes = VCARD_COLUMNS.indexOf("notes");
-  if (left.length > 0) row[notes] = [row[notes], ...left].filter(Boolean).join("\n");
+  const more = leftOut > 0 ? `${leftOut} more values of this card were not taken in` : "";
+  if (left.length > 0 || more) row[notes] = [row[notes], ...left, more].filter(Boolean).join("\n");
   return row;
 }
 

@@ -108,10 +108,12 @@ export async function listImports(db: Sequelize, scope: Scope): Promise<ImportVi
 }
 
 export async function pageOfRows(
-  { businessId }: Scope,
+  scope: Scope,
   importId: string,
   { from, outcome }: { from: number; outcome?: RowOutcome },
 ): Promise<{ rows: ImportRowView[]; count: number }> {
+  const { businessId } = scope;
+  await findImport(scope, importId);
   const { rows, count } = await ImportRow.findAndCountAll({
     where: { businessId, importId, ...(outcome ? { outcome } : {}) },
     order: ["row"],
@@ -165,7 +167,7 @@ async function views(db: Sequelize, { businessId }: Scope, files: ImportFile[]):
 
 async function queueStep(db: Sequelize, businessId: string, importId: string, transaction: Transaction): Promise<void> {
   await db.query(
-    "select graphile_worker.add_job($1, json_build_object('businessId', $2::text, 'importId', $3::text), queue_name => 'imports')",
+    "select queue_job($1, json_build_object('businessId', $2::text, 'importId', $3::text), queue_name => 'imports')",
     { bind: [IMPORT_TASK, businessId, importId], transaction },
   );
 }

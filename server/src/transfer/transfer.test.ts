@@ -17,7 +17,7 @@ afterAll(() => server?.stop());
 type Imported = ImportView & { code: string; detail: string };
 
 const upload = (content: string | Buffer, name = "customers.csv", id = uuid()): Promise<Answer<Imported>> =>
-  odile.send<Imported>("POST", `/api/imports/${id}?name=${encodeURIComponent(name)}`, content instanceof Buffer ? new Uint8Array(content) : content); // prettier-ignore
+  odile.send<Imported>("POST", `/api/imports/${id}?name=${encodeURIComponent(name)}`, content instanceof Buffer ? new Uint8Array(content) : content, { "Content-Type": "text/csv" }); // prettier-ignore
 const settled = async (id: string): Promise<Imported> =>
   (
     await until(
@@ -130,7 +130,7 @@ describe("a CSV file", () => {
     expect((await rowsOf(file.id)).map(({ name }) => name)).toEqual([""]);
     for (const table of ["imports", "import_rows", "customers", "search_words"]) {
       const columns = table === "imports" ? "encode(bytes, 'escape') || t.columns::text" : "t::text";
-      const rows = await server.running.deps.db.query(`select 1 from ${table} t where ${columns} ~* 'vandersloot'`, { type: QueryTypes.SELECT }); // prettier-ignore
+      const rows = await server.db.query(`select 1 from ${table} t where ${columns} ~* 'vandersloot'`, { type: QueryTypes.SELECT }); // prettier-ignore
       expect([table, rows]).toEqual([table, []]);
     }
   });
@@ -266,13 +266,26 @@ describe("CSV out", () => {
     expect(lines[1]).toMatch(/^"?'=cmd/);
     expect(lines[1]).toContain(",+353 1 555 0177");
     expect((await odile.get<{ code: string }>("/api/exports/customers.csv?ids=x")).body.code).toBe("request/invalid");
+    for (const [name, isEscaped] of [
+      ["-1+cmd|' /C calc'!A0", true],
+      ['+1+HYPERLINK("http://example.com")', true],
+      ["＝SUM(A1)", true],
+      ["@SUM(A1)", true],
+      ["- a dash for a name", true],
+      ["-12.50", false],
+    ] as const) {
+      const own = uuid();
+      await odile.post("/api/customers", { id: own, name }, { "Idempotency-Key": own });
+      const [, line] = (await odile.get<string>(`/api/exports/customers.csv?ids=${own}`)).body.trim().split("\r\n");
+      expect([name, /^"?'/.test(line ?? "")]).toEqual([name, isEscaped]);
+    }
   });
 });
 
 describe("an import", () => {
   it("also makes those found whom a killed server had kept and not yet indexed", async () => {
     const id = uuid();
-    await server.running.deps.db.query(
+    await server.db.query(
       `insert into customers (business_id, id, name, details) select business_id, $1, 'Osgar Halfkept', details from customers limit 1`,
       { bind: [id] },
     );

@@ -9,8 +9,8 @@ export function toVcard(customer: Customer): string {
   card.updatePropertyWithValue("version", "4.0");
   card.updatePropertyWithValue("uid", `urn:uuid:${id}`);
   card.updatePropertyWithValue("kind", kind === "business" ? "org" : "individual");
-  card.updatePropertyWithValue("fn", name);
-  if (kind === "business") card.updatePropertyWithValue("org", name);
+  card.updatePropertyWithValue("fn", ownLines(name));
+  if (kind === "business") card.updatePropertyWithValue("org", ownLines(name));
   for (const { number, extension, label } of phones)
     add(card, "tel", `tel:${number}${extension === null ? "" : `;ext=${extension}`}`, {
       value: "uri",
@@ -31,9 +31,12 @@ function add(card: ICAL.Component, name: string, value: string | string[], param
   if (parameters.value === "text") property.resetType("text");
   for (const [key, parameter] of Object.entries(parameters))
     if (parameter !== "") property.setParameter(key, parameter);
-  property.setValue(value);
+  property.setValue(typeof value === "string" ? ownLines(value) : value.map(ownLines));
   card.addProperty(property);
 }
+
+/** A line end of any kind is written as the escaped one: left bare it would end the property, and the card with it. */
+const ownLines = (value: string): string => value.replace(/\r\n?|[\u0085\u2028\u2029\v\f]/g, "\n");
 
 function phoneType(label: string): string {
   if (/mobile|cell/i.test(label)) return "cell";

@@ -160,10 +160,8 @@ describe("what comes along with a car", () => {
   it("prices work put off at today's rate", async () => {
     const { customer } = await customerOf("Sunniva Achterberg");
     const [order] = (await odile.get<CustomerSheet>(`/api/customers/${customer.id}`)).body.later;
-    await server.running.deps.db.query(
-      `update businesses set settings = jsonb_set(settings, '{rules,laborRateCents}', '20000')`,
-    );
-    await server.running.deps.db.query(
+    await server.db.query(`update businesses set settings = jsonb_set(settings, '{rules,laborRateCents}', '20000')`);
+    await server.db.query(
       `update library_jobs set job = jsonb_set(job, '{lines,0,rateCents}', '20000') where id = 'wipers'`,
     );
     const car = await carOf("Sunniva Achterberg");

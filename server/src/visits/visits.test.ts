@@ -97,7 +97,7 @@ it("tells the customer once that the mechanic is on the way, and lists the day i
 });
 
 it("looks for other visits of a mechanic in an index, however many there are", async () => {
-  const { db } = server.running.deps;
+  const { db } = server;
   const plan = await until(
     () =>
       db.transaction(async (transaction) => {

@@ -13,7 +13,7 @@ beforeAll(async () => {
   demoCount = (await open()).find(({ waitsFor }) => waitsFor === "time")?.count ?? 0;
   const { id: businessId } = (await odile.get<BusinessView>("/api/business")).body;
   // Copies of one that waits for a time, several of them since the same moment.
-  await server.running.deps.db.query(
+  await server.db.query(
     `insert into work_orders (business_id, id, number, customer_id, vehicle_id, revision, state, waits_for, waits_since,
        total_cents, due_cents, later_count, open_conflicts, opened_at)
      select business_id, gen_random_uuid(), 9000 + n, customer_id, vehicle_id, revision, state, waits_for,

@@ -4,6 +4,7 @@ import type { Ran } from "../commands/runCommands";
 import { findCustomer } from "../customers/service";
 import { toCustomer, type CustomerColumns } from "../customers/toCustomer";
 import { askPrepared } from "../db/askPrepared";
+import { RECEIPT_LINKS_JSON, liveLinks } from "../payments/receiptLinks";
 import type { Deps, Scope } from "../scope";
 import { VEHICLE_JSON } from "../vehicles/vehicleColumns";
 import { noWorkOrder } from "./service";
@@ -29,7 +30,8 @@ const VIEW = `
        'amountCents', r.amount_cents, 'lineIds', array(select l.line_id from external_request_lines l
          where l.business_id = r.business_id and l.request_id = r.id)) order by r.asked_at), '[]')
        from external_requests r where r.business_id = w.business_id and r.work_order_id = w.id
-         and (r.status = 'asked' or r.status = 'lapsed' and r.asked_at > now() - interval '${LAPSED_SHOWN}')) as requests
+         and (r.status = 'asked' or r.status = 'lapsed' and r.asked_at > now() - interval '${LAPSED_SHOWN}')) as requests,
+    ${RECEIPT_LINKS_JSON} as "receiptLinks"
   from work_orders w
   left join customers c on c.business_id = w.business_id and c.id = w.customer_id
   left join vehicles v on v.business_id = w.business_id and v.id = w.vehicle_id
@@ -38,11 +40,16 @@ const VIEW = `
 interface ViewRow extends Pick<WorkOrderView, "number" | "revision" | "messages" | "requests" | "vehicle"> {
   state: Stored;
   customer: (CustomerColumns & { mergedInto: string | null }) | null;
+  receiptLinks: { sentTo: string; at: string }[];
   visits: Stored[];
 }
 
 /** A work order as this person may see it, with all its sheet shows. @throws {AppError} `work-order/not-found`. */
-export async function viewWorkOrder({ db }: Pick<Deps, "db">, scope: Scope, id: string): Promise<WorkOrderView> {
+export async function viewWorkOrder(
+  { db, rules }: Pick<Deps, "db" | "rules">,
+  scope: Scope,
+  id: string,
+): Promise<WorkOrderView> {
   const [row] = await askPrepared<ViewRow>(db, VIEW, [scope.businessId, id]);
   if (!row) throw noWorkOrder();
   return {
@@ -54,7 +61,17 @@ export async function viewWorkOrder({ db }: Pick<Deps, "db">, scope: Scope, id: 
     visits: row.visits.map(upgradeVisit),
     messages: row.messages,
     requests: row.requests,
+    receiptLinks: row.receiptLinks.length === 0 ? [] : await openLinks(rules, scope, row.receiptLinks),
   };
+}
+
+async function openLinks(
+  rules: Deps["rules"],
+  { businessId }: Scope,
+  links: ViewRow["receiptLinks"],
+): Promise<WorkOrderView["receiptLinks"]> {
+  const { settings } = await rules.now(businessId);
+  return liveLinks(links, settings.receiptLinkMonths, new Date());
 }
 
 async function liveCustomer(scope: Scope, customer: ViewRow["customer"]): Promise<Customer | null> {

@@ -17,6 +17,7 @@ import {
 import type { Aggregate, Run } from "../commands/aggregate";
 import { findCustomer } from "../customers/service";
 import { askPrepared } from "../db/askPrepared";
+import { askedRequests } from "../externalRequests/externalRequest";
 import { AppError } from "../http/errors";
 
 /** Work orders, as the pipeline of commands sees them. */
@@ -41,7 +42,8 @@ export const workOrderAggregate: Aggregate<WorkOrderState, WorkOrderCommand> = {
     const { command, taxExempt } = needs.includes("customer")
       ? await forLiveCustomer(run, sent)
       : { command: sent, taxExempt: false };
-    return { command, context: { settings, library, taxExempt } };
+    const unclearChargeCents = needs.includes("charges") ? await unclearCharges(run) : 0;
+    return { command, context: { settings, library, taxExempt, unclearChargeCents } };
   },
 
   async store({ deps, scope, id, transaction, begun }, before, after, revision, records) {
@@ -89,6 +91,12 @@ export function listed(state: WorkOrderState, visits: readonly VisitState[]): Li
     openConflicts: state.conflicts.filter(({ settledAt }) => settledAt === null).length,
     concerns: state.concerns.map(({ text }) => text),
   };
+}
+
+/** What the card terminal was asked to charge and has not said whether it did, in cents. */
+async function unclearCharges({ deps, scope, id, transaction }: Run): Promise<number> {
+  const asked = await askedRequests(deps.db, scope.businessId, id, transaction);
+  return asked.reduce((sum, { kind, amountCents }) => sum + (kind === "cardCharge" ? (amountCents ?? 0) : 0), 0);
 }
 
 async function requireVehicle({ deps, scope, transaction }: Run, command: WorkOrderCommand): Promise<void> {

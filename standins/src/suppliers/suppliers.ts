@@ -85,6 +85,11 @@ function supplier(stock: Map<string, StockItem>): Router {
     const answer = answers.settle(req.params.key);
     res.status(answer.status).json(answer.body);
   });
+  // A truck came: the shelves are as they were.
+  router.post("/restock", (_req, res) => {
+    stockOf().forEach((item, partNumber) => stock.set(partNumber, item));
+    res.status(204).end();
+  });
   // What the supplier filled, for whoever plays its part.
   router.get("/orders", (_req, res) => void res.json(filled));
   return router;

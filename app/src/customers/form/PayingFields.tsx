@@ -3,6 +3,8 @@ import { StyleSheet, View } from "react-native";
 import type { CustomerFields } from "@mechanon/contract";
 import { SPACE } from "../../ui/theme";
 import { Tick } from "../../ui/Tick";
+import { Words } from "../../ui/Words";
+import { useRight } from "../../session/useSession";
 import { FormField, type CustomerControl } from "./FormField";
 
 /** Exempt from tax, and who usually pays. */
@@ -13,17 +15,27 @@ export function PayingFields({
   control: CustomerControl;
   setValue: UseFormSetValue<CustomerFields>;
 }) {
+  const mayChangePrices = useRight("changePrices");
   const [exemption, payer] = useWatch({ control, name: ["taxExemption", "usualPayer"] });
   return (
     <View style={styles.list}>
-      <Tick
-        label="Exempt from sales tax"
-        value={Boolean(exemption)}
-        onChange={(on) => setValue("taxExemption", on ? { number: "" } : null)}
-      />
-      {exemption ? (
-        <FormField control={control} name="taxExemption.number" label="Number of the exemption" maxLength={60} />
-      ) : null}
+      {mayChangePrices ? (
+        <>
+          <Tick
+            label="Exempt from sales tax"
+            value={Boolean(exemption)}
+            onChange={(on) => setValue("taxExemption", on ? { number: "" } : null)}
+          />
+          {exemption ? (
+            <FormField control={control} name="taxExemption.number" label="Number of the exemption" maxLength={60} />
+          ) : null}
+        </>
+      ) : (
+        <Words tone="muted">
+          {exemption ? `Exempt from sales tax, ${exemption.number}. ` : ""}
+          Whoever may change prices says who is exempt from sales tax.
+        </Words>
+      )}
       <Tick
         label="Somebody else usually pays"
         value={Boolean(payer)}

@@ -145,7 +145,9 @@ function unitPriceOf(line: LineInput, rules: RulesInput): bigint | null {
     case "part":
     case "fee": {
       if (line.price !== null && line.price !== undefined) return BigInt(line.price);
-      const table = rules.markup?.[line.markup ?? ""];
+      const table = Object.hasOwn(rules.markup ?? {}, line.markup ?? "")
+        ? rules.markup?.[line.markup ?? ""]
+        : undefined;
       if (!table) throw new CalcError("unknown-reference", `no markup table for line "${line.id}"`, "rules.markup");
       return unitPriceFromCost(BigInt(line.cost ?? 0), table);
     }

@@ -6,6 +6,7 @@ import * as mergedDrivers from "./0005-merged-drivers";
 import * as nearWords from "./0006-near-words";
 import * as ground from "./0007-ground";
 import * as photos from "./0008-photos";
+import * as guard from "./0009-guard";
 
 /** All migrations, oldest first. A landed one is never changed; a new one follows it. */
 export const MIGRATIONS: { name: string; sql: string }[] = [
@@ -17,4 +18,5 @@ export const MIGRATIONS: { name: string; sql: string }[] = [
   { name: "0006-near-words", sql: nearWords.up },
   { name: "0007-ground", sql: ground.up },
   { name: "0008-photos", sql: photos.up },
+  { name: "0009-guard", sql: guard.up },
 ];

@@ -1,0 +1,1 @@
+export { ReceiptSettings as default } from "../../../settings/ReceiptSettings";

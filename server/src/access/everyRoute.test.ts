@@ -1,0 +1,260 @@
+import { QueryTypes } from "sequelize";
+import { v7 as uuid } from "uuid";
+import { routes, type Route } from "@mechanon/contract";
+import { hasRight, type Right } from "@mechanon/core";
+import { addOtherBusiness, THEIRS } from "../testing/otherBusiness";
+import { jpegOf } from "../testing/pictures";
+import { startTestServer, type Answer, type Person, type TestServer } from "../testing/testServer";
+
+type Name = keyof typeof routes;
+/** Ids of one business, one of each kind. */
+type Ids = Record<"workOrder" | "customer" | "vehicle" | "visit" | "person" | "line" | "photo" | "import", string>;
+
+let server: TestServer;
+let here: Ids;
+let there: Ids;
+let theirIds: Set<string>;
+let token: string;
+const people: { login: string; rights: Right[]; person: Person }[] = [];
+
+beforeAll(async () => {
+  server = await startTestServer();
+  const other = await addOtherBusiness(server);
+  theirIds = other.ids;
+  for (const login of ["odile", "tomas", "wren"]) {
+    const person = await server.signIn(login);
+    const { body } = await person.get<{ rights: Right[] }>("/api/session");
+    people.push({ login, rights: body.rights, person });
+  }
+  const theirs = await server.signInAs("odile-there", "lantern-7");
+  const own = people[0]?.person as Person;
+  here = await idsOf(own, false, other.id);
+  there = await idsOf(theirs, true, other.id);
+  theirIds.add(there.photo).add(there.line).add(there.import).delete("");
+  await own.post(`/api/work-orders/${here.workOrder}/receipt-messages`, { messageId: uuid() });
+  token = await linkToken();
+});
+afterAll(() => server?.stop());
+
+async function idsOf(who: Person, isTheirs: boolean, otherId: string): Promise<Ids> {
+  const one = async (sql: string): Promise<string> => {
+    const [row] = await server.db.query<{ id: string }>(
+      sql.replace("MINE", `business_id ${isTheirs ? "=" : "<>"} '${otherId}'`),
+      { type: QueryTypes.SELECT },
+    );
+    return row?.id ?? "";
+  };
+  // With an answered quote, so that there are parts, money and something to take back.
+  const workOrder = await one("select id from work_orders where MINE and due_cents > 0 and customer_id in (select id from customers where details->'phones'->0 is not null) order by number limit 1"); // prettier-ignore
+  const ids = {
+    workOrder,
+    customer: await one(`select customer_id as id from work_orders where MINE and id = '${workOrder}'`),
+    vehicle: await one(`select vehicle_id as id from work_orders where MINE and id = '${workOrder}'`),
+    visit: await one("select id from visits where MINE limit 1"),
+    person: await one("select id from people where MINE and is_mechanic limit 1"),
+    line: await one(`select line->>'id' as id from work_orders, jsonb_array_elements(state->'jobs') job, jsonb_array_elements(job->'lines') line where MINE and id = '${workOrder}' and line->>'kind' = 'part'`), // prettier-ignore
+    photo: uuid(),
+    import: uuid(),
+  };
+  await who.send("POST", `/api/photos/${ids.photo}`, new Uint8Array(jpegOf()), { "Content-Type": "image/jpeg" });
+  await who.send("POST", `/api/imports/${ids.import}?name=people.csv`, `Name\n${isTheirs ? THEIRS : "Some"} Body`, {
+    "Content-Type": "text/csv",
+  });
+  return ids;
+}
+
+async function linkToken(): Promise<string> {
+  const [row] = await server.db.query<{ token: string }>(
+    "select token from directory.receipt_links order by created_at desc limit 1",
+    { type: QueryTypes.SELECT },
+  );
+  return row?.token ?? "";
+}
+
+const AT = "2026-11-25T18:00:00.000Z";
+const place = { street: "", town: "", region: "", postcode: "", latitude: null, longitude: null };
+const car = (customerId: string): object => ({
+  id: uuid(),
+  customerId,
+  ...{ vin: null, plate: null, region: null, year: 2012, make: "Fennick", model: "Rover", trim: null, engine: null },
+  ...{ drive: null, color: null },
+});
+const commands = (...list: object[]): object => ({
+  commands: list.map((command) => ({ id: uuid(), at: AT, command })),
+});
+
+/** The address and body of each route, made of one business's ids. Who adds a route says here how it is asked. */
+const ASKS: Record<Name, (ids: Ids) => { id?: string; path?: string; query?: string; body?: unknown }> = {
+  health: () => ({}),
+  openapi: () => ({}),
+  events: () => ({}),
+  signIn: () => ({ body: { login: "nobody", password: "x" } }),
+  whoAmI: () => ({}),
+  signOut: () => ({}),
+  ownSessions: () => ({}),
+  endOwnSession: () => ({ id: uuid() }),
+  demoAccounts: () => ({}),
+  getBusiness: () => ({}),
+  getLibrary: () => ({}),
+  changeNewcomers: () => ({ body: { version: 1, foundUsBy: [], questions: [] } }),
+  changeConcerns: () => ({ body: { version: 99, concerns: [], concernGaps: [] } }),
+  keepPhrase: () => ({ body: { id: uuid(), text: "hums at dusk", kind: "fault", area: "Noise" } }),
+  changeIntervals: () => ({ body: { version: 99, intervals: [] } }),
+  changeReceiptLinks: () => ({ body: { months: 18 } }),
+  newcomerReport: () => ({}),
+  createCustomer: ({ customer }) => ({ body: { id: uuid(), name: "New One", notTheSameAs: [customer] } }),
+  likelyCustomers: () => ({ body: { id: uuid(), name: "Odile", phones: [] } }),
+  getCustomer: ({ customer }) => ({ id: customer }),
+  customerWork: ({ customer }) => ({ id: customer }),
+  changeCustomer: ({ customer }) => ({ id: customer, body: { version: 999, name: "Changed" } }),
+  mergeCustomers: ({ customer }) => ({ id: here.customer, body: { mergedId: customer } }),
+  undoMerge: () => ({ id: uuid() }),
+  exportCustomer: ({ customer }) => ({ id: customer }),
+  eraseCustomer: ({ customer }) => ({ id: customer, body: { version: 999 } }),
+  lookUpPhone: () => ({ path: "+15415550123" }),
+  lookUpPostcode: () => ({ path: "98099" }),
+  createVehicle: ({ customer }) => ({ body: car(customer) }),
+  getVehicle: ({ vehicle }) => ({ id: vehicle }),
+  changeVehicle: ({ vehicle }) => ({ id: vehicle, body: { version: 999, vin: null, plate: null, region: null, year: null, make: "x", model: null, trim: null, engine: null, drive: null, color: null } }), // prettier-ignore
+  moveVehicle: ({ customer, vehicle }) => ({ id: vehicle, body: { customerId: customer, version: 999 } }),
+  linkPerson: ({ customer, vehicle }) => ({ id: vehicle, body: { customerId: customer, role: "Driver" } }),
+  unlinkPerson: ({ customer, vehicle }) => ({ id: `${vehicle}/people/${customer}` }),
+  vehicleSheet: ({ vehicle }) => ({ id: vehicle }),
+  vehicleWork: ({ vehicle }) => ({ id: vehicle }),
+  vehiclePaper: ({ vehicle }) => ({ id: vehicle }),
+  correctSpec: ({ vehicle }) => ({ id: vehicle, body: { key: "oilQuarts", value: null } }),
+  refreshSpecs: ({ vehicle }) => ({ id: vehicle }),
+  vehicleRecalls: ({ vehicle }) => ({ id: vehicle }),
+  vehicleElsewhere: ({ vehicle }) => ({ id: vehicle }),
+  decodeVin: () => ({ path: "1HGCV1F34KA048217" }),
+  lookUpPlate: () => ({ path: "WA/LRK1204" }),
+  getWorkOrder: ({ workOrder }) => ({ id: workOrder }),
+  sendWorkOrderCommands: ({ workOrder, customer, vehicle, photo }) => ({
+    id: workOrder,
+    body: commands(
+      { type: "recordOdometer", miles: 1 },
+      { type: "changeCustomer", customerId: customer, keepAnswers: true },
+      { type: "openWorkOrder", customerId: customer, vehicleId: vehicle, concerns: [] },
+      { type: "attachPhoto", pointId: "oil", photoId: photo },
+    ),
+  }),
+  openWork: () => ({}),
+  sendVisitCommands: ({ workOrder, person }) => ({
+    id: uuid(),
+    body: commands({ type: "bookVisit", workOrderIds: [workOrder], mechanicId: person, place, startsAt: AT, endsAt: "2026-11-25T19:00:00.000Z", note: "", allowOverlap: true }), // prettier-ignore
+  }),
+  getDay: () => ({ query: `date=${new Date().toISOString().slice(0, 10)}` }),
+  askSupplier: ({ workOrder }) => ({ id: workOrder }),
+  orderParts: ({ workOrder, line }) => ({ id: workOrder, body: { orderId: uuid(), lineIds: [line || uuid()], acceptChangedCost: true } }), // prettier-ignore
+  takeCard: ({ workOrder }) => ({ id: workOrder, body: { paymentId: uuid(), amountCents: 1 } }),
+  getReceipt: ({ workOrder }) => ({ id: workOrder }),
+  getReceiptPdf: ({ workOrder }) => ({ id: workOrder }),
+  textReceipt: ({ workOrder }) => ({ id: workOrder, body: { messageId: uuid() } }),
+  callBackReceipts: ({ workOrder }) => ({ id: workOrder }),
+  openReceipt: () => ({ path: token }),
+  openReceiptPdf: () => ({ path: token }),
+  putPhoto: () => ({ id: uuid(), body: new Uint8Array(jpegOf()) }),
+  getPhoto: ({ photo }) => ({ id: photo }),
+  search: () => ({ query: "q=Petra" }),
+  startImport: () => ({ id: uuid(), query: "name=a.csv", body: "Name\nA" }),
+  listImports: () => ({}),
+  getImport: (ids) => ({ id: ids.import }),
+  importRows: (ids) => ({ id: ids.import }),
+  rereadImport: (ids) => ({ id: ids.import, body: { encoding: "utf-8" } }),
+  checkImport: (ids) => ({ id: ids.import, body: { mapping: ["name"], doubles: "fill" } }),
+  runImport: (ids) => ({ id: ids.import, body: { rows: "all" } }),
+  undoImport: (ids) => ({ id: ids.import }),
+  exportCustomersCsv: ({ customer }) => ({ query: `ids=${customer}` }),
+  exportContactsCsv: () => ({}),
+  exportCarsCsv: () => ({}),
+  exportVcards: () => ({}),
+};
+
+/** Not asked here: one never ends, two end the session they are asked in. Each has tests of its own. */
+const ELSEWHERE: Name[] = ["events", "signIn", "signOut"];
+/** Ids a person makes; the other business may have made the same ones. */
+const MAKES_ITS_OWN: Name[] = ["sendVisitCommands", "sendWorkOrderCommands", "endOwnSession"];
+const SECRETS = /costCents":\s*\d|wageCents":\s*\d|"markup":\s*["{]|paidHours":\s*\d|margin(Percent|Cents)":\s*\d/;
+
+async function ask(name: Name, who: Person, ids: Ids): Promise<Answer> {
+  const route: Route = routes[name];
+  const { id = "", path = id, query, body } = ASKS[name](ids);
+  // One filled place for all of an address's names; what stands behind it stays.
+  const names = route.path.match(/:\w+(\/people\/:\w+|\/:\w+)?/)?.[0] ?? "";
+  const address = `${names ? route.path.replace(names, path) : route.path}${query ? `?${query}` : ""}`;
+  const type = route.file ? route.file.types[0] : body === undefined ? null : "application/json";
+  const isSent = route.method !== "get" && route.method !== "delete";
+  return who.send(route.method.toUpperCase(), address, isSent ? (body ?? (route.body ? {} : undefined)) : undefined, {
+    ...(type ? { "Content-Type": type } : {}),
+    ...(route.keyed ? { "Idempotency-Key": uuid() } : {}),
+  });
+}
+const textOf = ({ body }: Answer): string => (typeof body === "string" ? body : JSON.stringify(body));
+/** Calling links back comes after those who open one. */
+const LAST: Name = "callBackReceipts";
+const names = [...(Object.keys(routes) as Name[]).filter((name) => ![...ELSEWHERE, LAST].includes(name)), LAST];
+
+describe.each(names)("%s", (name) => {
+  const route: Route = routes[name];
+
+  it("gives nobody anything of another business", async () => {
+    for (const { person } of people) {
+      const answer = await ask(name, person, there);
+      const text = textOf(answer);
+      expect(answer.status).toBeLessThan(500);
+      expect(text).not.toContain(THEIRS);
+      const asked = JSON.stringify(ASKS[name](there));
+      for (const id of theirIds) if (text.includes(id)) expect(`${name}: ${id} in ${asked}`).toBe(asked.includes(id));
+      const isOthers = Object.values(there).some((id) => id !== "" && asked.includes(id));
+      if (isOthers && !MAKES_ITS_OWN.includes(name) && name !== "createCustomer" && name !== "exportCustomersCsv")
+        expect([name, answer.status >= 400]).toEqual([name, true]);
+    }
+  });
+
+  it("gives whoever may not see them no cost, wage, markup or margin, and does nothing for who lacks its right", async () => {
+    for (const { login, rights, person } of people) {
+      const answer = await ask(name, person, here);
+      expect([login, answer.status < 500]).toEqual([login, true]);
+      if (name !== "openapi" && (!rights.includes("seeCost") || route.open))
+        expect(textOf(answer)).not.toMatch(SECRETS);
+      if (route.right && !hasRight({ rights }, route.right)) expect([login, answer.status]).toEqual([login, 403]);
+    }
+  });
+
+  it("is for strangers only where it says so", async () => {
+    const answer = await ask(name, server.stranger(), here);
+    if (route.open) {
+      expect(answer.status).toBeLessThan(400);
+      if (name !== "openapi") expect(textOf(answer)).not.toMatch(SECRETS);
+    } else expect(answer.body).toMatchObject({ status: 401, code: "session/missing" });
+  });
+});
+
+it("changed nothing of the other business by all of that", async () => {
+  const [changed] = await server.db.query<{ changed: number }>(
+    `select (select count(*)::int from history where person_id in (select id from people where name not like '${THEIRS}%')
+         and business_id = (select business_id from people where name like '${THEIRS}%' limit 1)) as changed`,
+    { type: QueryTypes.SELECT },
+  );
+  expect(changed?.changed).toBe(0);
+});
+
+it("knows that there is something to find: the owner of each business sees their own", async () => {
+  const theirs = await server.signInAs("odile-there", "lantern-7");
+  expect(textOf(await ask("getWorkOrder", theirs, there))).toContain(THEIRS);
+  expect(textOf(await ask("getWorkOrder", people[0]?.person as Person, here))).toMatch(SECRETS);
+  expect(textOf(await ask("search", theirs, there))).toContain(THEIRS);
+});
+
+it("tells the live stream of one business nothing of the other", async () => {
+  const wren = people[2]?.person as Person;
+  const stream = await fetch(`${server.running.url}/api/events`, { headers: { Cookie: wren.cookie } });
+  const reader = stream.body?.getReader();
+  const theirs = await server.signInAs("odile-there", "lantern-7");
+  await theirs.post(`/api/work-orders/${there.workOrder}/commands`, commands({ type: "recordOdometer", miles: 7 }));
+  await wren.post(`/api/work-orders/${here.workOrder}/commands`, commands({ type: "recordOdometer", miles: 7 }));
+  let heard = "";
+  while (!heard.includes(here.workOrder)) heard += new TextDecoder().decode((await reader?.read())?.value);
+  for (const id of theirIds) expect(heard).not.toContain(id);
+  await reader?.cancel();
+});
