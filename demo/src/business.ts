@@ -111,6 +111,7 @@ export const SETTINGS: BusinessSettings = {
     { id: "no-start", text: "Will not start, only clicks", kind: "fault", area: "Starting" },
     { id: "slow-crank", text: "Cranks slowly in the morning", kind: "fault", area: "Starting" },
     { id: "warning-light", text: "Engine warning light is on", kind: "fault", area: "Engine" },
+    { id: "oil-light", text: "Oil light flickers {when}", kind: "fault", area: "Engine" },
     { id: "runs-hot", text: "Temperature needle climbs", kind: "fault", area: "Engine" },
     { id: "hum-speed", text: "Hums louder with speed, {where} {how often}", kind: "fault", area: "Wheels" },
     { id: "clunk-bumps", text: "Clunks over bumps, {where}", kind: "fault", area: "Underneath" },

@@ -4,7 +4,14 @@ import { Choices } from "../ui/Choices";
 import { Words } from "../ui/Words";
 
 /** Facts the data leaves open. */
-export type OpenFact = "trim" | "engine" | "drive" | "transmission";
+export const OPEN_FACTS = ["trim", "engine", "drive", "transmission"] as const;
+export type OpenFact = (typeof OPEN_FACTS)[number];
+export const FACT_LABELS: Readonly<Record<OpenFact, string>> = {
+  trim: "Which trim?",
+  engine: "Which engine?",
+  drive: "Which drive?",
+  transmission: "Which transmission?",
+};
 
 export interface AskedOnceProps {
   /** One without choices is not asked. */

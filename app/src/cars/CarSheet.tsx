@@ -67,7 +67,7 @@ function Loaded({ sheet, reload }: { sheet: VehicleSheet; reload: () => void }) 
   const router = useRouter();
   const isWide = useIsWide();
   const zone = useBusiness()?.timeZone ?? "UTC";
-  const { change, clear } = useDraft();
+  const begin = useDraft((store) => store.begin);
   const [isEditing, setEditing] = useState(false);
   const part = useParts(standsOpen(sheet, isWide));
   const [fault, setFault] = useState<string | null>(null);
@@ -75,8 +75,7 @@ function Loaded({ sheet, reload }: { sheet: VehicleSheet; reload: () => void }) 
   const startWork = async (): Promise<void> => {
     try {
       const { customer } = await call(routes.getCustomer, { params: { id: owner.id } });
-      clear();
-      change({ known: customer, car: { kind: "kept", vehicle, then: "nothing" } });
+      begin({ known: customer, car: { kind: "kept", vehicle, then: "nothing" } });
       router.navigate("/new");
     } catch (error) {
       setFault(errorWords(error));

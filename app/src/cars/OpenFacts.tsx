@@ -1,13 +1,13 @@
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import { splitTrims } from "@mechanon/core/vin";
 import { routes, type Vehicle } from "@mechanon/contract";
 import { call } from "../api/call";
 import { errorWords } from "../api/problem";
 import { Notice } from "../ui/Notice";
 import { vinClient } from "../vin/vinClient";
-import { AskedOnce, type OpenFact } from "./AskedOnce";
+import { AskedOnce, FACT_LABELS, OPEN_FACTS, type OpenFact } from "./AskedOnce";
 import { changesOf } from "./changesOf";
+import { openFacts } from "./openFacts";
 
 /** What is still not known of a car: asked here once, and kept. */
 export function OpenFacts({ vehicle, reload }: { vehicle: Vehicle; reload: () => void }) {
@@ -34,19 +34,12 @@ export function OpenFacts({ vehicle, reload }: { vehicle: Vehicle; reload: () =>
       setFault(errorWords(error));
     }
   };
-  const { variants, likely } = data;
-  const ask = (fact: OpenFact, choices: readonly string[]): readonly string[] =>
-    vehicle[fact] === null ? choices : [];
+  const open = openFacts(vehicle, data.variants, data.likely);
   return (
     <>
       {fault ? <Notice text={fault} /> : null}
       <AskedOnce
-        questions={[
-          { fact: "trim", label: "Which trim?", choices: ask("trim", variants.trims.flatMap(splitTrims)) },
-          { fact: "engine", label: "Which engine?", choices: ask("engine", variants.engines) },
-          { fact: "drive", label: "Which drive?", choices: ask("drive", likely.drives) },
-          { fact: "transmission", label: "Which transmission?", choices: ask("transmission", likely.transmissions) },
-        ]}
+        questions={OPEN_FACTS.map((fact) => ({ fact, label: FACT_LABELS[fact], choices: open[fact] ?? [] }))}
         said={{}}
         onSay={(fact, value) => void say(fact, value)}
       />

@@ -1,5 +1,5 @@
-import { useState } from "react";
-import { StyleSheet, View } from "react-native";
+import { useState, type Ref } from "react";
+import { StyleSheet, View, type TextInput } from "react-native";
 import { fillGaps, type ConcernGap, type ConcernPhrase } from "@mechanon/core";
 import { Button } from "../ui/Button";
 import { Choices } from "../ui/Choices";
@@ -16,7 +16,11 @@ export interface ConcernPickerProps {
   phrases: readonly ConcernPhrase[];
   gaps: readonly ConcernGap[];
   picked: readonly PickedConcern[];
-  onChange: (picked: PickedConcern[]) => void;
+  /** What stands in the field, which goes along as it is. */
+  typed: string;
+  /** The field of their words, to be gone to. */
+  field?: Ref<TextInput>;
+  onChange: (said: { picked: PickedConcern[]; typed: string }) => void;
 }
 
 const FIRST_SHOWN = 6;
@@ -26,10 +30,10 @@ const ALL = "All";
  * What is wrong or wanted: ready phrases to touch, those picked last first, their gaps filled by touch; own words for
  * the odd case.
  */
-export function ConcernPicker({ phrases, gaps, picked, onChange }: ConcernPickerProps) {
+export function ConcernPicker({ phrases, gaps, picked, typed, field, onChange }: ConcernPickerProps) {
   const colors = useColors();
   const { recent, note } = useRecentPhrases();
-  const [typed, setTyped] = useState("");
+  const [tallest, setTallest] = useState(0);
   const [showsAll, setShowsAll] = useState(false);
   const [area, setArea] = useState(ALL);
   const wanted = typed.trim().toLowerCase();
@@ -40,38 +44,47 @@ export function ConcernPicker({ phrases, gaps, picked, onChange }: ConcernPicker
       (wanted === "" || `${phrase.text} ${phrase.area}`.toLowerCase().includes(wanted)),
   );
   const shown = fitting.filter(
-    ({ id }, index) => showsAll || index < FIRST_SHOWN || picked.some(({ phraseId }) => phraseId === id),
+    ({ id }, index) =>
+      (showsAll && wanted === "") || index < FIRST_SHOWN || picked.some(({ phraseId }) => phraseId === id),
   );
   const toggle = ({ id, text, kind }: ConcernPhrase): void => {
     const isPicked = picked.some(({ phraseId }) => phraseId === id);
     if (!isPicked) note(id);
-    onChange(
-      isPicked
+    onChange({
+      picked: isPicked
         ? picked.filter(({ phraseId }) => phraseId !== id)
         : [...picked, { text: fillGaps(text, {}), kind, phraseId: id }],
-    );
-    setTyped("");
+      // What led to a phrase has done its work; words of their own stay.
+      typed: fitting.length > 0 && wanted !== "" ? "" : typed,
+    });
   };
-  const addTyped = (kind: PickedConcern["kind"]): void => {
-    onChange([...picked, { text: typed.trim(), kind, phraseId: null }]);
-    setTyped("");
+  const addTyped = (): void => {
+    if (wanted === "") return;
+    onChange({ picked: [...picked, { text: typed.trim(), kind: "fault", phraseId: null }], typed: "" });
   };
   return (
     <View style={styles.list}>
-      <Field
-        label="What is wrong, in their words"
-        value={typed}
-        onChangeText={setTyped}
-        onSubmitEditing={() => wanted !== "" && addTyped("fault")}
-        maxLength={500}
-        placeholder="hums above 40, new wipers"
-      />
-      {wanted !== "" ? (
-        <View style={styles.chips}>
-          <Button label={`Add “${typed.trim()}”`} onPress={() => addTyped("fault")} />
-          <Button kind="quiet" label="Add as a wish" onPress={() => addTyped("wish")} />
-        </View>
-      ) : null}
+      <View style={styles.row}>
+        <Field
+          ref={field}
+          label="What is wrong, in their words"
+          value={typed}
+          onChangeText={(words) => onChange({ picked: [...picked], typed: words })}
+          onSubmitEditing={addTyped}
+          submitBehavior="submit"
+          maxLength={500}
+          placeholder="hums above 40, new wipers"
+          hint="Goes along as typed. Press Add to write down another."
+          style={styles.grow}
+        />
+        <Button
+          label="Add"
+          spoken={wanted === "" ? "Add another concern" : `Add “${typed.trim()}”`}
+          disabled={wanted === ""}
+          onPress={addTyped}
+          style={styles.beside}
+        />
+      </View>
       {showsAll && wanted === "" ? (
         <Choices
           label="Area"
@@ -80,7 +93,13 @@ export function ConcernPicker({ phrases, gaps, picked, onChange }: ConcernPicker
           onChoose={setArea}
         />
       ) : null}
-      <View style={styles.chips} role="group" aria-label="Ready phrases">
+      <View
+        style={[styles.chips, styles.phrases, { minHeight: tallest }]}
+        role="group"
+        aria-label="Ready phrases"
+        // Fewer phrases as one types take no room away: nothing below moves up.
+        onLayout={({ nativeEvent: { layout } }) => setTallest((before) => Math.max(before, Math.floor(layout.height)))}
+      >
         {shown.map((phrase) => {
           const isPicked = picked.some(({ phraseId }) => phraseId === phrase.id);
           const words = fillGaps(phrase.text, {});
@@ -114,8 +133,10 @@ export function ConcernPicker({ phrases, gaps, picked, onChange }: ConcernPicker
           phrase={phrases.find(({ id }) => id === concern.phraseId)}
           gaps={gaps}
           areas={areas.slice(1)}
-          onChange={(changed) => onChange(picked.map((other) => (other === concern ? changed : other)))}
-          onRemove={() => onChange(picked.filter((other) => other !== concern))}
+          onChange={(changed) =>
+            onChange({ picked: picked.map((other) => (other === concern ? changed : other)), typed })
+          }
+          onRemove={() => onChange({ picked: picked.filter((other) => other !== concern), typed })}
         />
       ))}
     </View>
@@ -124,6 +145,11 @@ export function ConcernPicker({ phrases, gaps, picked, onChange }: ConcernPicker
 
 const styles = StyleSheet.create({
   list: { gap: SPACE.s },
+  row: { flexDirection: "row", gap: SPACE.s, alignItems: "flex-start" },
+  grow: { flex: 1 },
+  // Beside the input, below its label.
+  beside: { marginTop: 22 },
+  phrases: { alignContent: "flex-start", alignItems: "flex-start" },
   chips: { flexDirection: "row", flexWrap: "wrap", gap: SPACE.s },
   chip: { borderWidth: 1.5, borderRadius: 4, paddingHorizontal: SPACE.m },
 });

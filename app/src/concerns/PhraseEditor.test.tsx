@@ -44,10 +44,10 @@ it("changes the words for this once; the owner for good", async () => {
   const server = fakeServer({ "GET /api/business": library, [CHANGE]: { body: SETTINGS_SAMPLE } });
   show(<Held start={ready} phrase={PHRASE} />, { rights: [...ME.rights, "settings"] });
   fireEvent.press(screen.getByRole("button", { name: "Change the words" }));
-  expect(screen.queryByRole("button", { name: "Change it for good" })).toBeNull();
+  expect(screen.queryByRole("button", { name: "Change it for every call" })).toBeNull();
   fireEvent.changeText(screen.getByLabelText("Words for this once"), "Hums loudly ");
   expect(screen.getByText("“Hums loudly ”")).toBeTruthy();
-  fireEvent.press(screen.getByRole("button", { name: "Change it for good" }));
+  fireEvent.press(screen.getByRole("button", { name: "Change it for every call" }));
   expect(await screen.findByText("Kept in the library.")).toBeTruthy();
   expect(server.asked.find(({ method }) => method === "PATCH")?.body).toEqual({
     version: 1,
@@ -61,7 +61,7 @@ it("lets others keep changed words as a phrase of its own only", async () => {
   show(<Held start={ready} phrase={PHRASE} />);
   fireEvent.press(screen.getByRole("button", { name: "Change the words" }));
   fireEvent.changeText(screen.getByLabelText("Words for this once"), "Hums loudly");
-  fireEvent.press(screen.getByRole("button", { name: "Keep it as a ready phrase" }));
+  fireEvent.press(screen.getByRole("button", { name: "Offer these words next time" }));
   fireEvent.press(screen.getByRole("radio", { name: "Brakes" }));
   await waitFor(() => expect(server.asked[0]?.body).toMatchObject({ text: "Hums loudly", kind: "fault", area: "Brakes" })); // prettier-ignore
 });
@@ -69,8 +69,10 @@ it("lets others keep changed words as a phrase of its own only", async () => {
 it("keeps own words with their kind, says when that failed, and takes them off", async () => {
   fakeServer({ [KEEP]: "down" });
   show(<Held start={own} phrase={undefined} />);
-  fireEvent.press(screen.getByRole("button", { name: "Keep it as a ready phrase" }));
+  fireEvent.press(screen.getByRole("button", { name: "Offer these words next time" }));
   fireEvent.press(screen.getByRole("radio", { name: "Engine" }));
+  fireEvent.press(screen.getByRole("radio", { name: "Something is wrong" }));
+  expect(screen.getByRole("radio", { name: "Something is wrong" })).toBeChecked();
   expect(await screen.findByText(/No connection to the server/)).toBeTruthy();
   fireEvent.press(screen.getByRole("button", { name: "Remove" }));
   expect(removed).toHaveBeenCalled();

@@ -25,6 +25,11 @@ export interface PhraseEditorProps {
   onRemove: () => void;
 }
 
+const KINDS: readonly { value: PickedConcern["kind"]; label: string }[] = [
+  { value: "fault", label: "Something is wrong" },
+  { value: "wish", label: "They want it done" },
+];
+
 /** One picked concern: its gaps filled by touch, its words changed for this once, or kept for good. */
 export function PhraseEditor({ concern, phrase, gaps, areas, onChange, onRemove }: PhraseEditorProps) {
   const colors = useColors();
@@ -57,6 +62,14 @@ export function PhraseEditor({ concern, phrase, gaps, areas, onChange, onRemove 
               onChoose={(value) => fill(name, value)}
             />
           ))}
+      {phrase ? null : (
+        <Choices
+          label="What kind of concern"
+          options={KINDS}
+          value={concern.kind}
+          onChoose={(kind) => onChange({ ...concern, kind })}
+        />
+      )}
       {isEditing ? (
         <Field
           label="Words for this once"
@@ -108,8 +121,8 @@ function KeepForGood({
     );
   if (text.trim() === "" || (phrase && text === fillGaps(phrase.text, {}))) return null;
   if (phrase && mayChange)
-    return <Button kind="quiet" label="Change it for good" onPress={() => void keep(phrase.area)} />;
-  if (!isAsking) return <Button kind="quiet" label="Keep it as a ready phrase" onPress={() => setAsking(true)} />;
+    return <Button kind="quiet" label="Change it for every call" onPress={() => void keep(phrase.area)} />;
+  if (!isAsking) return <Button kind="quiet" label="Offer these words next time" onPress={() => setAsking(true)} />;
   return (
     <>
       <Words size="small" strong>

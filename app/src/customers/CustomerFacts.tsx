@@ -26,6 +26,7 @@ const WAYS = { call: "Rather called", text: "Rather texted", email: "Rather emai
 
 function factsOf(customer: Customer): [string, string[]][] {
   const {
+    knownFrom,
     phones,
     emails,
     preferredContact,
@@ -41,6 +42,7 @@ function factsOf(customer: Customer): [string, string[]][] {
   } = customer;
   const labeled = (text: string, label: string): string => (label === "" ? text : `${text}, ${label.toLowerCase()}`);
   const facts: [string, string[]][] = [
+    ["Known", [knownFrom]],
     ["Phones", phones.map(({ number, extension, label }) => labeled(showPhone(number, extension), label))],
     ["Emails", emails.map(({ address, label }) => labeled(address, label))],
     [

@@ -34,6 +34,7 @@ export function CustomerLine({ found, typed, verb, role = "link", onPress }: Cus
     >
       <View style={styles.row}>
         <MarkedWords {...marked(customer.name)} strong tone="petrol" style={styles.grow} />
+        {customer.knownFrom ? <MarkedWords {...marked(customer.knownFrom)} size="small" tone="muted" /> : null}
         {phone ? <MarkedWords {...marked(phoneText)} size="small" figures /> : null}
       </View>
       {vehicles.map((vehicle) => (

@@ -64,15 +64,14 @@ function standsOpen({ openWork, comingVisits, vehicles, drives }: Sheet): Set<Pa
 function Loaded({ sheet, reload }: { sheet: Sheet; reload: () => void }) {
   const router = useRouter();
   const mayErase = useRight("settings");
-  const { change, clear } = useDraft();
+  const begin = useDraft((store) => store.begin);
   const { customer, vehicles, openWork, comingVisits, lastVisits, later, messages, pastWork, pastWorkCount } = sheet;
   const [isEditing, setEditing] = useState(false);
   // What is to be done stands open; the rest is one line until it is pressed.
   const part = useParts(standsOpen(sheet));
   const startWork = (): void => {
-    clear();
     const [only] = vehicles;
-    change({
+    begin({
       known: customer,
       car: vehicles.length === 1 && only ? { kind: "kept", vehicle: only, then: "nothing" } : null,
     });

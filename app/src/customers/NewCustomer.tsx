@@ -6,7 +6,8 @@ import { v7 as uuid } from "uuid";
 import { call } from "../api/call";
 import { Button } from "../ui/Button";
 import { CustomerForm } from "./form/CustomerForm";
-import { LikelySameList } from "./LikelySameList";
+import { KnownStrip } from "./KnownStrip";
+import { likelyCard } from "./stripCards";
 import { useLikelySame } from "./useLikelySame";
 
 const EMPTY: CustomerFields = {
@@ -45,15 +46,19 @@ interface LikelyProps {
 function Likely({ id, fields, seen, onOthers }: LikelyProps) {
   const router = useRouter();
   const likely = useLikelySame(fields, id).filter(({ customer }) => !seen.includes(customer.id));
-  if (likely.length === 0) return null;
   return (
     <>
-      <LikelySameList likely={likely} onPick={({ customer }) => router.replace(`/customers/${customer.id}`)} />
-      <Button
-        kind="quiet"
-        label="None of these, somebody new"
-        onPress={() => onOthers([...seen, ...likely.map(({ customer }) => customer.id)])}
+      <KnownStrip
+        cards={likely.map((each) => likelyCard(each, () => router.replace(`/customers/${each.customer.id}`)))}
+        instead="Whoever may be the same shows up in this place."
       />
+      {likely.length > 0 ? (
+        <Button
+          kind="quiet"
+          label="None of these, somebody new"
+          onPress={() => onOthers([...seen, ...likely.map(({ customer }) => customer.id)])}
+        />
+      ) : null}
     </>
   );
 }

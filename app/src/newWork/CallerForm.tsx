@@ -1,100 +1,95 @@
-import { useQuery } from "@tanstack/react-query";
-import { useRouter } from "expo-router";
-import { useCallback, useDeferredValue } from "react";
-import { StyleSheet, View } from "react-native";
-import { mainPhone, mainPlace, showPhone, showPlace } from "@mechanon/core";
-import { routes } from "@mechanon/contract";
-import { call } from "../api/call";
-import { CustomerLine } from "../customers/CustomerLine";
-import { DirectoryOffer } from "../customers/DirectoryOffer";
-import { LikelySameList } from "../customers/LikelySameList";
+import { useCallback, useRef, useState } from "react";
+import { StyleSheet, View, type TextInput } from "react-native";
+import { KnownStrip } from "../customers/KnownStrip";
 import { NewcomerQuestions } from "../customers/NewcomerQuestions";
 import { TownOffer } from "../customers/TownOffer";
-import { useLikelySame } from "../customers/useLikelySame";
 import type { Town } from "../customers/useTowns";
+import type { Business } from "../session/useSession";
 import { Button } from "../ui/Button";
 import { Field } from "../ui/Field";
-import { Notice } from "../ui/Notice";
+import { Fold } from "../ui/Fold";
 import { SPACE } from "../ui/theme";
 import { Tick } from "../ui/Tick";
-import { Words } from "../ui/Words";
-import { carMeant } from "./carMeant";
-import { useDraft, type Draft } from "./draft";
-import { placeTyped, type DraftFaults } from "./readDraft";
-import { streetsLike } from "./streets";
-import type { Business } from "../session/useSession";
-
-const FEWEST_LETTERS = 2;
-const FEWEST_DIGITS = 4;
-const MOST_MATCHES = 4;
+import { useDraft } from "./draft";
+import { KnownCaller } from "./KnownCaller";
+import type { DraftFaults } from "./readDraft";
+import { StreetField } from "./StreetField";
+import { useCallerCards } from "./useCallerCards";
 
 /** Who calls: found among those we know by anything typed, or made anew. A name is enough. */
-export function CallerForm({ business, faults }: { business: Business; faults: DraftFaults }) {
+export function CallerForm({
+  business,
+  faults,
+  onDone,
+}: {
+  business: Business;
+  faults: DraftFaults;
+  /** Goes to what comes after: what they call for. */
+  onDone: () => void;
+}) {
   const { draft, change } = useDraft();
   const fillTown = useCallback((town: Town) => change(town), [change]);
-  const likely = useLikelySame(
-    {
-      name: draft.name,
-      phones: [{ number: draft.phone }],
-      emails: [{ address: draft.email }],
-      serviceAddresses: draft.street === "" ? [] : [{ id: draft.customerId, place: placeTyped(draft) }],
-    },
-    draft.customerId,
-    draft.known === null,
-  ).filter(({ customer }) => !draft.notTheSameAs.includes(customer.id));
+  const { cards, likelyIds, instead } = useCallerCards();
+  const phone = useRef<TextInput>(null);
+  const knownFrom = useRef<TextInput>(null);
+  const street = useRef<TextInput>(null);
+  const [isMore, setMore] = useState(false);
   if (draft.known) return <KnownCaller known={draft.known} />;
-  const streets = streetsLike(draft.street, business.settings.streets);
   return (
     <View style={styles.list}>
       <Field
+        autoFocus={draft.name === ""}
         label="Name or business"
         value={draft.name}
         onChangeText={(name) => change({ name })}
+        onSubmitEditing={() => phone.current?.focus()}
+        submitBehavior="submit"
         error={faults.name}
         maxLength={300}
         autoComplete="off"
       />
-      <Matches typed={draft.name} fewest={FEWEST_LETTERS} />
+      <KnownStrip cards={cards} instead={instead} />
+      {likelyIds.length > 0 ? (
+        <Button
+          kind="quiet"
+          label="None of these, somebody new"
+          onPress={() => change({ notTheSameAs: [...draft.notTheSameAs, ...likelyIds] })}
+        />
+      ) : null}
       <Field
+        ref={phone}
         label="Phone"
         inputMode="tel"
         value={draft.phone}
-        onChangeText={(phone) => change({ phone })}
+        onChangeText={(typed) => change({ phone: typed })}
+        onSubmitEditing={() => knownFrom.current?.focus()}
+        submitBehavior="submit"
         error={faults.phone}
         maxLength={40}
         autoComplete="off"
       />
-      <Matches typed={draft.phone} fewest={FEWEST_DIGITS} />
-      {draft.name === "" ? (
-        <DirectoryOffer phone={draft.phone} onUse={(entry) => change({ ...entry, latitude: null, longitude: null })} />
-      ) : null}
       <Field
-        label="Street and number"
-        value={draft.street}
-        onChangeText={(street) => change({ street, latitude: null, longitude: null })}
+        ref={knownFrom}
+        label="How you know them"
+        placeholder="from the bakery"
+        value={draft.knownFrom}
+        onChangeText={(typed) => change({ knownFrom: typed })}
+        onSubmitEditing={() => street.current?.focus()}
+        submitBehavior="submit"
         maxLength={200}
         autoComplete="off"
       />
-      {streets.length > 0 ? (
-        <View style={styles.chips}>
-          {streets.map(({ address, street }) => (
-            <Button
-              key={street.name}
-              label={`${address}, ${street.town}`}
-              onPress={() =>
-                change({
-                  street: address,
-                  town: street.town,
-                  region: street.region,
-                  postcode: street.postcode,
-                  latitude: street.latitude,
-                  longitude: street.longitude,
-                })
-              }
-            />
-          ))}
-        </View>
-      ) : null}
+      <StreetField
+        ref={street}
+        business={business}
+        street={draft.street}
+        onType={(typed) => change({ street: typed, latitude: null, longitude: null })}
+        onPick={({ address, street: { name: _name, ...place } }) => {
+          change({ ...place, street: address });
+          onDone();
+        }}
+        onNext={onDone}
+      />
       <View style={styles.row}>
         <Field
           label="Town"
@@ -124,32 +119,28 @@ export function CallerForm({ business, faults }: { business: Business; faults: D
         />
       </View>
       <TownOffer postcode={draft.postcode} town={draft.town} onFill={fillTown} />
-      <LikelySameList likely={likely} onPick={({ customer }) => change({ known: customer, car: null })} />
-      {likely.length > 0 ? (
-        <Button
-          kind="quiet"
-          label="None of these, somebody new"
-          onPress={() =>
-            change({ notTheSameAs: [...draft.notTheSameAs, ...likely.map(({ customer }) => customer.id)] })
-          }
+      <Fold
+        title="More about them"
+        line={moreLine(draft)}
+        open={isMore || faults.email !== undefined}
+        onToggle={() => setMore(!isMore)}
+        testID="more-of-caller"
+      >
+        <Field
+          label="Email"
+          inputMode="email"
+          autoCapitalize="none"
+          value={draft.email}
+          onChangeText={(email) => change({ email })}
+          error={faults.email}
+          maxLength={254}
+          autoComplete="off"
         />
-      ) : null}
-      <Field
-        label="Email"
-        inputMode="email"
-        autoCapitalize="none"
-        value={draft.email}
-        onChangeText={(email) => change({ email })}
-        error={faults.email}
-        maxLength={254}
-        autoComplete="off"
-      />
-      <Tick
-        label="Texts are welcome"
-        value={draft.textsWelcomeAt !== null}
-        onChange={(on) => change({ textsWelcomeAt: on ? new Date().toISOString() : null })}
-      />
-      {draft.name.trim() !== "" ? (
+        <Tick
+          label="Texts are welcome"
+          value={draft.textsWelcomeAt !== null}
+          onChange={(on) => change({ textsWelcomeAt: on ? new Date().toISOString() : null })}
+        />
         <NewcomerQuestions
           settings={business.settings.newcomers}
           isNewcomer
@@ -157,84 +148,33 @@ export function CallerForm({ business, faults }: { business: Business; faults: D
           answers={draft.newcomerAnswers}
           onChange={({ foundUsBy, answers }) => change({ foundUsBy, newcomerAnswers: answers })}
         />
-      ) : null}
+      </Fold>
     </View>
   );
 }
 
-/** Somebody we know: how to reach them, where, and what is open. */
-function KnownCaller({ known }: { known: NonNullable<Draft["known"]> }) {
-  const router = useRouter();
-  const { change } = useDraft();
-  const phone = mainPhone(known);
-  const place = mainPlace(known);
-  const { data } = useQuery({
-    queryKey: ["customer", known.id],
-    queryFn: () => call(routes.getCustomer, { params: { id: known.id } }),
-  });
-  return (
-    <View style={styles.list}>
-      <Words strong size="lead">
-        {known.name}
-      </Words>
-      <Words tone="muted">
-        {[phone ? showPhone(phone.number, phone.extension) : "", place ? showPlace(place) : ""]
-          .filter(Boolean)
-          .join(" · ")}
-      </Words>
-      {data?.customer.usualPayer ? <Words>{`${data.customer.usualPayer.name} usually pays`}</Words> : null}
-      {data?.customer.taxExemption ? <Words>{`Exempt from tax, ${data.customer.taxExemption.number}`}</Words> : null}
-      {data && data.openWork.length > 0 ? (
-        <Notice
-          kind="note"
-          text={`Open already: ${data.openWork.map(({ number, vehicleName }) => `${number}, ${vehicleName}`).join("; ")}.`}
-          action={{
-            label: `Go on with ${data.openWork[0]?.number ?? ""}`,
-            onPress: () => router.navigate(`/work/${data.openWork[0]?.id ?? ""}`),
-          }}
-        />
-      ) : null}
-      {data && data.later.length > 0 ? (
-        <Words>{`Put off: ${data.later.map(({ title }) => title).join(", ")}`}</Words>
-      ) : null}
-      <Button kind="quiet" label="Somebody else calls" onPress={() => change({ known: null, car: null })} />
-    </View>
-  );
+/** What of the rest is said already, or what it is about. */
+function moreLine({ email, textsWelcomeAt, foundUsBy, newcomerAnswers }: Parameters<typeof said>[0]): string {
+  const words = said({ email, textsWelcomeAt, foundUsBy, newcomerAnswers });
+  return words.length > 0 ? words.join(", ") : "email, texts, how they found us";
 }
 
-/** Who we know that this may be. */
-function Matches({ typed, fewest }: { typed: string; fewest: number }) {
-  const { change } = useDraft();
-  const query = useDeferredValue(typed.trim());
-  const isLong = query.length >= fewest;
-  const { data } = useQuery({
-    queryKey: ["search", query],
-    queryFn: () => call(routes.search, { query: { q: query } }),
-    enabled: isLong,
-    placeholderData: (before) => before,
-  });
-  const matches = isLong ? (data?.customers.slice(0, MOST_MATCHES) ?? []) : [];
-  if (matches.length === 0) return null;
-  return (
-    <View role="list" aria-label="Already known">
-      {matches.map((found) => (
-        <View key={found.customer.id} role="listitem">
-          <CustomerLine
-            found={found}
-            typed={query}
-            verb="Known:"
-            role="button"
-            onPress={() => change({ known: found.customer, car: carMeant(found, query) })}
-          />
-        </View>
-      ))}
-    </View>
-  );
+function said({
+  email,
+  textsWelcomeAt,
+  foundUsBy,
+  newcomerAnswers,
+}: {
+  email: string;
+  textsWelcomeAt: string | null;
+  foundUsBy: string | null;
+  newcomerAnswers: readonly unknown[];
+}): string[] {
+  return [email.trim(), textsWelcomeAt ? "texts welcome" : "", foundUsBy ?? "", newcomerAnswers.length > 0 ? `${newcomerAnswers.length} answers` : ""].filter(Boolean); // prettier-ignore
 }
 
 const styles = StyleSheet.create({
   list: { gap: SPACE.m },
-  chips: { gap: SPACE.s },
   row: { flexDirection: "row", gap: SPACE.s, flexWrap: "wrap" },
   wide: { flex: 2, minWidth: 130 },
   grow: { flex: 1, minWidth: 72 },

@@ -14,7 +14,8 @@ import { SPACE } from "../ui/theme";
 import { Tick } from "../ui/Tick";
 import { Waiting } from "../ui/Waiting";
 import { Words } from "../ui/Words";
-import { useDraft, type KeptCar } from "./draft";
+import type { KeptCar } from "../carFinder/carSearch";
+import { useDraft } from "./draft";
 
 const THEN_WORDS: Readonly<Record<Exclude<KeptCar["then"], "nothing">, string>> = {
   move: "With the work order the car becomes the caller's.",

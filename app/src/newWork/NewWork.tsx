@@ -1,12 +1,16 @@
 import { useQueryClient } from "@tanstack/react-query";
 import { useRouter } from "expo-router";
-import { useState } from "react";
-import { StyleSheet, View } from "react-native";
+import { useRef, useState } from "react";
+import { StyleSheet, View, type TextInput } from "react-native";
 import { v7 as uuid } from "uuid";
 import { refusalWords, showTime } from "@mechanon/core";
 import type { VehicleSheet } from "@mechanon/contract";
 import { errorWords } from "../api/problem";
+import { SlotPicker } from "../booking/SlotPicker";
+import { CarFinder } from "../carFinder/CarFinder";
 import { carSheetKey } from "../cars/useCarSheet";
+import { ConcernPicker } from "../concerns/ConcernPicker";
+import { useToday } from "../day/useDay";
 import { useBusiness } from "../session/useSession";
 import { Button } from "../ui/Button";
 import { Heading } from "../ui/Heading";
@@ -14,13 +18,13 @@ import { Notice } from "../ui/Notice";
 import { Screen } from "../ui/Screen";
 import { SPACE } from "../ui/theme";
 import { useIsWide } from "../ui/useIsWide";
+import { Words } from "../ui/Words";
 import { CallerForm } from "./CallerForm";
-import { CarForm } from "./CarForm";
-import { ConcernPicker } from "../concerns/ConcernPicker";
-import { useDraft } from "./draft";
-import { readDraft, type DraftFaults } from "./readDraft";
+import { CarAlong } from "./CarAlong";
+import { isBegun, useDraft, type Draft } from "./draft";
+import { missingWords } from "./missingWords";
+import { readDraft, type DraftAround } from "./readDraft";
 import { saveDraft } from "./saveDraft";
-import { SlotPicker } from "./SlotPicker";
 
 /** The call, written down on one sheet: who, what, which car, when. Any part may come first. */
 export function NewWork() {
@@ -28,28 +32,34 @@ export function NewWork() {
   const isWide = useIsWide();
   const queries = useQueryClient();
   const business = useBusiness();
-  const { draft, change, clear } = useDraft();
-  const [faults, setFaults] = useState<DraftFaults>({});
-  const [fault, setFault] = useState<string | null>(null);
+  const today = useToday();
+  const { draft, asked, change, decide, clear } = useDraft();
+  const concern = useRef<TextInput>(null);
+  const [isTried, setTried] = useState(false);
+  const [isStartingOver, setStartingOver] = useState(false);
+  const [refused, setRefused] = useState<string | null>(null);
   const [overlaps, setOverlaps] = useState(false);
   const [busy, setBusy] = useState(false);
-  const [isBooking, setBooking] = useState(draft.slot !== null);
   if (!business) return null;
 
-  const save = async (allowOverlap: boolean): Promise<void> => {
+  const around = (): DraftAround => {
     const car =
       draft.car?.kind === "kept" ? queries.getQueryData<VehicleSheet>(carSheetKey(draft.car.vehicle.id)) : undefined;
-    const quotesOpen = car?.openWork.filter(({ waitsFor }) => waitsFor === "answer").length ?? 0;
-    const read = readDraft(draft, quotesOpen);
-    setFaults(read.faults ?? {});
-    setFault(read.faults ? "Something is missing above; what you typed is kept." : null);
-    if (read.faults) return;
+    return { today, quotesOpen: car?.openWork.filter(({ waitsFor }) => waitsFor === "answer").length ?? 0 };
+  };
+  // Read as it stands, so that what is missing is told until it is there, and no longer.
+  const faults = isTried ? (readDraft(draft, around()).faults ?? {}) : {};
+  const save = async (allowOverlap: boolean): Promise<void> => {
+    const { bodies } = readDraft(draft, around());
+    setTried(true);
+    setRefused(null);
+    if (!bodies) return;
     setBusy(true);
     try {
-      const refusal = await saveDraft(draft, read.bodies, allowOverlap);
+      const refusal = await saveDraft(draft, bodies, allowOverlap);
       if (refusal !== null) {
         setOverlaps(refusal === "visit/overlaps");
-        setFault(refusalWords(refusal));
+        setRefused(refusalWords(refusal));
         // What is put right is another command.
         change(refusal.startsWith("visit/") ? { bookCommandId: uuid() } : { openCommandId: uuid() });
         return;
@@ -59,14 +69,15 @@ export function NewWork() {
       void queries.invalidateQueries();
       router.replace(`/work/${workOrderId}`);
     } catch (error) {
-      setFault(errorWords(error));
+      setRefused(errorWords(error));
     } finally {
       setBusy(false);
     }
   };
+  const fault = missingWords(faults) ?? refused;
   const label = draft.slot
-    ? `Open and book ${draft.slot.dayName}, ${showTime(draft.slot.startsAt, business.timeZone)}`
-    : "Open work order";
+    ? `Save and book ${draft.slot.dayName}, ${showTime(draft.slot.startsAt, business.timeZone)}`
+    : "Save work order";
   const foot = (
     <>
       {fault ? <Notice text={fault} /> : null}
@@ -74,56 +85,87 @@ export function NewWork() {
       <Button kind="next" busy={busy} label={label} onPress={() => void save(false)} testID="save-work" />
     </>
   );
+  const changeCar = (part: Partial<Draft>): void =>
+    change("car" in part ? { ...part, openQuote: null, takeAlong: [] } : part);
   return (
     <Screen title="New work order" foot={foot}>
       <View style={styles.head}>
         <Heading level={1}>New work order</Heading>
-        <Button
-          kind="quiet"
-          label="Start over"
-          onPress={() => {
-            clear();
-            setFaults({});
-            setFault(null);
-            setBooking(false);
-          }}
-        />
+        {isStartingOver ? (
+          <View style={styles.row}>
+            <Button
+              label="Throw it away"
+              onPress={() => {
+                clear();
+                setTried(false);
+                setRefused(null);
+                setOverlaps(false);
+                setStartingOver(false);
+              }}
+            />
+            <Button kind="quiet" label="Keep it" onPress={() => setStartingOver(false)} />
+          </View>
+        ) : (
+          <Button kind="quiet" label="Start over" disabled={!isBegun(draft)} onPress={() => setStartingOver(true)} />
+        )}
       </View>
+      {asked ? (
+        <View style={styles.part}>
+          <Notice
+            kind="note"
+            text={`A call of ${draft.known?.name ?? draft.name} stands here half written. Which one goes on?`}
+          />
+          <Button label={`Go on with ${draft.known?.name ?? draft.name}`} onPress={() => decide("before")} />
+          <Button
+            label={`Throw that away, and write down ${asked.known?.name ?? "the other"}`}
+            onPress={() => decide("asked")}
+          />
+        </View>
+      ) : null}
       <View style={isWide ? styles.columns : styles.stack}>
         <View style={[styles.part, isWide && styles.column]}>
           <Heading level={2}>Who calls</Heading>
-          <CallerForm business={business} faults={faults} />
+          <CallerForm
+            key={draft.customerId}
+            business={business}
+            faults={faults}
+            onDone={() => concern.current?.focus()}
+          />
           <Heading level={2}>What for</Heading>
           <ConcernPicker
             phrases={business.settings.concerns}
             gaps={business.settings.concernGaps}
+            field={concern}
             picked={draft.concerns}
-            onChange={(concerns) => change({ concerns })}
+            typed={draft.concernTyped}
+            onChange={({ picked, typed }) => change({ concerns: picked, concernTyped: typed })}
           />
         </View>
         <View style={[styles.part, isWide && styles.column]}>
           <Heading level={2}>Which car</Heading>
-          <CarForm business={business} fault={faults.car} />
-          <Heading level={2}>When</Heading>
-          {isBooking ? (
-            <>
-              <SlotPicker
-                business={business}
-                slot={draft.slot}
-                onChange={(slot) => change({ slot, bookCommandId: uuid() })}
-              />
-              <Button
-                kind="quiet"
-                label="No visit yet, only a price"
-                onPress={() => {
-                  change({ slot: null });
-                  setBooking(false);
-                }}
-              />
-            </>
-          ) : (
-            <Button label="Book a visit now" onPress={() => setBooking(true)} testID="book-now" />
+          <CarFinder
+            business={business}
+            search={draft}
+            change={changeCar}
+            caller={{ id: draft.known?.id ?? null, name: draft.known?.name ?? draft.name.trim() }}
+            onOwner={(known) => change({ known })}
+            fault={faults.car}
+            along={(car) => <CarAlong car={car} fault={faults.car} />}
+          />
+          {draft.car ? null : (
+            <Words size="small" tone="muted">
+              Not known yet? Leave it empty: the car can be put in later.
+            </Words>
           )}
+          <Heading level={2}>When</Heading>
+          <SlotPicker
+            business={business}
+            wish={draft.wish}
+            slot={draft.slot}
+            noVisit="No visit yet"
+            onChange={(picked) => change({ ...picked, bookCommandId: uuid() })}
+            fault={faults.when}
+          />
         </View>
       </View>
     </Screen>
@@ -132,6 +174,7 @@ export function NewWork() {
 
 const styles = StyleSheet.create({
   head: { flexDirection: "row", justifyContent: "space-between", alignItems: "center", flexWrap: "wrap" },
+  row: { flexDirection: "row", gap: SPACE.s },
   stack: { gap: SPACE.xl },
   columns: { flexDirection: "row", gap: SPACE.xxl },
   part: { gap: SPACE.m },

@@ -36,7 +36,15 @@ const outcome = (asked: Asked, refusal: string | null = null): object => {
   return commands.map(({ id }) => ({ id, outcome: refusal ? "refused" : "applied", refusal, conflicts: [] }));
 };
 const opened = (asked: Asked): Reply => {
-  const { state, customer, vehicle } = viewSample();
+  const { state: sample, customer, vehicle } = viewSample();
+  const { commands } = asked.body as { commands: { command: Partial<typeof sample> }[] };
+  const { customerId = null, vehicleId = null, concerns = [] } = commands[0]?.command ?? {};
+  const state = {
+    ...sample,
+    customerId,
+    vehicleId,
+    concerns: concerns.map((each) => ({ ...each, at: sample.openedAt })),
+  };
   const change = { id: state.id, number: 1001, fromRevision: 0, revision: 1, state, parties: { customer, vehicle } };
   return { body: { outcomes: outcome(asked), change } };
 };
@@ -109,11 +117,18 @@ it("keeps what was typed through a lost answer, and sends the same again", async
 it("tells what is missing where it is missing, and sends nothing", () => {
   const { asked } = server();
   show(<NewWork />);
+  fireEvent.press(screen.getByRole("button", { name: /^More about them/ }));
   fireEvent.changeText(screen.getByLabelText("Email"), "ottilie@");
+  fireEvent.changeText(field("Plate"), "FRY5083");
   fireEvent.press(screen.getByTestId("save-work"));
   expect(screen.getByText("✕ a name is needed")).toBeTruthy();
   expect(screen.getByText(/✕ an email looks like/)).toBeTruthy();
-  expect(screen.getByText(/confirm the car/)).toBeTruthy();
+  expect(screen.getByText(/“FRY5083” is typed, but no car is confirmed/)).toBeTruthy();
+  expect(screen.getByText("Look at the name, the email, the car above; what you typed is kept.")).toBeTruthy();
+  fireEvent.changeText(screen.getByLabelText("Name or business"), "Ottilie");
+  fireEvent.changeText(screen.getByLabelText("Email"), "");
+  fireEvent.changeText(field("Plate"), "");
+  expect(screen.queryByText(/what you typed is kept/)).toBeNull();
   expect(asked.filter(({ method, path }) => method === "POST" && !path.endsWith("/likely"))).toEqual([]);
 });
 
@@ -214,9 +229,11 @@ describe("by VIN", () => {
     server();
     show(<NewWork />);
     type("JF2SJAEC4EH430915");
+    fireEvent.press(await screen.findByTestId("confirm-car"));
+    expect(screen.queryByRole("radio", { name: "AWD" })).toBeNull();
+    fireEvent.press(screen.getByRole("button", { name: "If you know it, drive, transmission" }));
     fireEvent.press(await screen.findByRole("radio", { name: "AWD" }));
     fireEvent.press(screen.getByRole("radio", { name: "CVT" }));
-    fireEvent.press(screen.getByTestId("confirm-car"));
     expect(useDraft.getState().draft.car).toMatchObject({
       guess: { drive: "AWD/All-Wheel Drive", transmission: "Continuously Variable Transmission (CVT)" },
     });
@@ -337,22 +354,23 @@ describe("what comes along", () => {
 it("a model is picked by year, make and model", async () => {
   server();
   show(<NewWork />);
-  fireEvent.press(screen.getByRole("radio", { name: "Model" }));
+  fireEvent.press(screen.getByRole("radio", { name: "Year, model" }));
   fireEvent.press(screen.getByRole("radio", { name: "2017" }));
   await screen.findByRole("radio", { name: "Toyota" }, { timeout: 30_000 });
   fireEvent.changeText(screen.getByLabelText("Make: first letters"), "hon");
   expect(screen.queryByRole("radio", { name: "Toyota" })).toBeNull();
   fireEvent.press(screen.getByRole("radio", { name: "Honda" }));
   fireEvent.press(screen.getByRole("radio", { name: "Accord" }));
-  fireEvent.press(await screen.findByRole("radio", { name: "EX-L V6" }));
-  fireEvent.press(screen.getByTestId("confirm-car"));
-  expect(useDraft.getState().draft.car).toMatchObject({ guess: { year: 2017, make: "Honda", model: "Accord", trim: "EX-L V6" } }); // prettier-ignore
+  fireEvent.press(await screen.findByRole("button", { name: /^If you know it, plate, trim/ }));
+  fireEvent.press(screen.getByRole("radio", { name: "EX-L V6" }));
+  fireEvent.changeText(screen.getByLabelText("Plate, if it has one"), "frz1199");
+  expect(useDraft.getState().draft.car).toMatchObject({ guess: { year: 2017, make: "Honda", model: "Accord", trim: "EX-L V6", plate: "frz1199", region: "WA" } }); // prettier-ignore
 });
 
 it("takes by hand what no register knows", () => {
   server();
   show(<NewWork />);
-  fireEvent.press(screen.getByRole("radio", { name: "By hand" }));
+  fireEvent.press(screen.getByRole("radio", { name: "Not listed" }));
   fireEvent.press(screen.getByTestId("confirm-hand"));
   expect(screen.getByText("✕ a make or a model is needed")).toBeTruthy();
   fireEvent.changeText(screen.getByLabelText("Year"), "20x6");
@@ -408,7 +426,90 @@ it("says that the mechanic is busy, keeps the work order, and books on purpose",
     },
   });
   show(<NewWork />);
-  fireEvent.press(screen.getByRole("button", { name: "Open and book Tomorrow, 9:00 am" }));
+  fireEvent.press(screen.getByRole("button", { name: "Save and book Tomorrow, 9:00 am" }));
   fireEvent.press(await screen.findByRole("button", { name: "Book it anyway" }));
   await waitFor(() => expect(visited).toEqual([`/work/${workOrderId}`]));
+});
+
+it("books no visit without its time, and says so for the day that is picked", async () => {
+  const { asked } = server({ "GET /api/day": { body: { date: "2026-11-23", visits: [] } } });
+  show(<NewWork />);
+  fireEvent.changeText(screen.getByLabelText("Name or business"), "Ottilie Brandt");
+  fireEvent.press(screen.getByRole("radio", { name: "Tomorrow" }));
+  fireEvent.press(screen.getByTestId("save-work"));
+  expect(screen.getByText(/pick a time for Tomorrow, .*, or no visit yet/)).toBeTruthy();
+  expect(screen.getByRole("radio", { name: "Tomorrow" })).toBeChecked();
+  expect(asked.some(({ path }) => path.endsWith("/commands"))).toBe(false);
+  fireEvent.press(screen.getByRole("radio", { name: "No visit yet" }));
+  fireEvent.press(screen.getByTestId("save-work"));
+  await waitFor(() => expect(visited).toHaveLength(1));
+});
+
+it("takes along words of a concern that were not added, where somebody comes from, and no car", async () => {
+  const { asked } = server();
+  show(<NewWork />);
+  fireEvent.changeText(screen.getByLabelText("Name or business"), "june");
+  fireEvent.changeText(screen.getByLabelText("How you know them"), "from the bakery");
+  fireEvent.changeText(screen.getByLabelText("What is wrong, in their words"), "hums above 40");
+  fireEvent.press(screen.getByTestId("save-work"));
+  await waitFor(() => expect(visited).toHaveLength(1));
+  const sent = asked.filter(({ method, path }) => method === "POST" && !path.endsWith("/likely"));
+  expect(sent[0]?.body).toMatchObject({ name: "june", knownFrom: "from the bakery" });
+  expect(sent[1]?.body).toMatchObject({
+    commands: [{ command: { vehicleId: null, concerns: [{ text: "hums above 40", kind: "fault", phraseId: null }] } }],
+  });
+  expect(sent).toHaveLength(2);
+});
+
+it("puts right what a first try kept, when its answer was lost and the words changed since", async () => {
+  const { customerId, vehicleId, workOrderId } = useDraft.getState().draft;
+  const reused = problemReply(409, "request/key-reused", "This Idempotency-Key was used for another request.");
+  const first = { ...viewSample(), state: { ...viewSample().state, customerId, vehicleId, concerns: [] } };
+  const { asked } = server({
+    "POST /api/customers": reused,
+    [`GET /api/customers/${customerId}`]: {
+      body: sheetSample({ customer: customerSample({ id: customerId, version: 3 }) }),
+    },
+    [`PATCH /api/customers/${customerId}`]: { body: customerSample({ id: customerId }) },
+    "POST /api/vehicles": reused,
+    [`GET /api/vehicles/${vehicleId}`]: { body: vehicleSample({ id: vehicleId, version: 2 }) },
+    [`PATCH /api/vehicles/${vehicleId}`]: { body: vehicleSample({ id: vehicleId }) },
+    [`POST /api/work-orders/${workOrderId}/commands`]: (ask) => ({ body: { outcomes: outcome(ask), change: null } }),
+    [`GET /api/work-orders/${workOrderId}`]: { body: first },
+  });
+  show(<NewWork />);
+  fireEvent.changeText(screen.getByLabelText("Name or business"), "Ottilie Brandt-Ames");
+  fireEvent.changeText(screen.getByLabelText("What is wrong, in their words"), "and the horn");
+  await confirmByPlate();
+  fireEvent.press(screen.getByTestId("save-work"));
+  await waitFor(() => expect(visited).toHaveLength(1));
+  const changes = asked.filter(({ method }) => method === "PATCH");
+  expect(changes.map(({ body }) => body)).toMatchObject([
+    { name: "Ottilie Brandt-Ames", version: 3 },
+    { model: "Fusion", version: 2 },
+  ]);
+  expect(asked.filter(({ path }) => path.endsWith("/commands")).at(-1)?.body).toMatchObject({
+    commands: [{ command: { type: "addConcern", text: "and the horn" } }],
+  });
+});
+
+it("asks which call goes on when one of somebody else stands half written, and throws nothing away unasked", () => {
+  server();
+  const other = { ...CUSTOMER, id: "0190a000-0000-7000-8000-0000000000aa", name: "Petra Sandoval" };
+  useDraft.getState().begin({ known: CUSTOMER, car: null });
+  useDraft.getState().change({ concernTyped: "hums" });
+  useDraft.getState().begin({ known: other, car: null });
+  expect(useDraft.getState().draft).toMatchObject({ known: { name: CUSTOMER.name }, concernTyped: "hums" });
+  show(<NewWork />);
+  fireEvent.press(screen.getByRole("button", { name: "Throw that away, and write down Petra Sandoval" }));
+  expect(useDraft.getState().draft).toMatchObject({ known: { name: "Petra Sandoval" }, concernTyped: "" });
+  fireEvent.press(screen.getByRole("button", { name: "Start over" }));
+  fireEvent.press(screen.getByRole("button", { name: "Keep it" }));
+  expect(useDraft.getState().draft.known).not.toBeNull();
+});
+
+it("keeps what stands written when the one who called is found and begun for", () => {
+  useDraft.getState().change({ name: "nor", concernTyped: "hums" });
+  useDraft.getState().begin({ known: CUSTOMER, car: null });
+  expect(useDraft.getState().draft).toMatchObject({ known: { name: CUSTOMER.name }, concernTyped: "hums" });
 });

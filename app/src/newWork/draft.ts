@@ -1,27 +1,20 @@
 import { v7 as uuid } from "uuid";
 import { create } from "zustand";
 import { persist } from "zustand/middleware";
-import type { FoundCustomer, Vehicle, VehicleGuess } from "@mechanon/contract";
+import type { FoundCustomer } from "@mechanon/contract";
+import { anyTime, type Slot, type SlotWish } from "../booking/slot";
+import { emptyCarSearch, typedOfCar, type CarSearch } from "../carFinder/carSearch";
 import type { PickedConcern } from "../concerns/pickedConcern";
-import type { Slot } from "./SlotPicker";
+import { upgradeDraft } from "./upgradeDraft";
 
 /** What the call needs of a customer we know. */
 export type KnownCaller = Pick<
   FoundCustomer["customer"],
-  "id" | "name" | "phones" | "serviceAddresses" | "billingAddress"
+  "id" | "name" | "knownFrom" | "phones" | "serviceAddresses" | "billingAddress"
 >;
 
-export type CarWay = "plate" | "vin" | "pick" | "hand";
-
-/** A car we keep, and what happens to it: it stays whose it is, becomes the caller's, or the caller drives it. */
-export interface KeptCar {
-  kind: "kept";
-  vehicle: Vehicle;
-  then: "nothing" | "move" | "link";
-}
-
 /** A call being written down. It survives a reload; its ids make saving it twice save it once. */
-export interface Draft {
+export interface Draft extends CarSearch {
   customerId: string;
   vehicleId: string;
   workOrderId: string;
@@ -31,6 +24,8 @@ export interface Draft {
   /** The caller, when we know them already. */
   known: KnownCaller | null;
   name: string;
+  /** "from the bakery". */
+  knownFrom: string;
   phone: string;
   email: string;
   /** When they said that texts are welcome. */
@@ -46,25 +41,18 @@ export interface Draft {
   latitude: number | null;
   longitude: number | null;
   concerns: PickedConcern[];
-  carWay: CarWay;
-  plate: string;
-  plateRegion: string;
-  vin: string;
-  /** Of what is typed by hand: from before 1981, or no car at all. */
-  serial: string;
-  year: string;
-  make: string;
-  model: string;
-  /** The car somebody confirmed: one we keep, or a look-up's. */
-  car: KeptCar | { kind: "new"; guess: VehicleGuess; vinNote: string | null } | null;
+  /** Words of a concern as they stand in the field; they go along. */
+  concernTyped: string;
   /** What becomes of a quote that is open on the car: a new one beside it, or its jobs copied; null: not said yet. */
   openQuote: { workOrderId: string; way: "anew" | "copy" } | null;
   /** Work put off that is taken along, by library job. */
   takeAlong: string[];
+  /** The day, length and mechanic wanted, and the time once one is picked. */
+  wish: SlotWish;
   slot: Slot | null;
 }
 
-function emptyDraft(): Draft {
+export function emptyDraft(): Draft {
   return {
     customerId: uuid(),
     vehicleId: uuid(),
@@ -74,6 +62,7 @@ function emptyDraft(): Draft {
     bookCommandId: uuid(),
     known: null,
     name: "",
+    knownFrom: "",
     phone: "",
     email: "",
     textsWelcomeAt: null,
@@ -87,24 +76,40 @@ function emptyDraft(): Draft {
     latitude: null,
     longitude: null,
     concerns: [],
-    carWay: "plate",
-    plate: "",
-    plateRegion: "",
-    vin: "",
-    serial: "",
-    year: "",
-    make: "",
-    model: "",
-    car: null,
+    concernTyped: "",
+    ...emptyCarSearch(),
     openQuote: null,
     takeAlong: [],
+    wish: anyTime(),
     slot: null,
   };
 }
 
+/** Whether anything of a call was written down already. */
+export function isBegun(draft: Draft): boolean {
+  const { known, name, knownFrom, phone, street, email, concerns, concernTyped, car, wish } = draft;
+  return (
+    [name, knownFrom, phone, street, email, concernTyped].some((typed) => typed.trim() !== "") ||
+    known !== null ||
+    car !== null ||
+    concerns.length > 0 ||
+    wish.day !== null ||
+    typedOfCar(draft) !== ""
+  );
+}
+
+/** For whom and which car a call is begun from their page. */
+export type CallFor = Pick<Draft, "known" | "car">;
+
 interface DraftStore {
   draft: Draft;
+  /** A call that was begun while another one stood half written: whoever writes says which goes on. */
+  asked: CallFor | null;
   change: (part: Partial<Draft>) => void;
+  /** Begins a call for somebody. What stands written and is nobody else's comes along. */
+  begin: (call: CallFor) => void;
+  /** Says whether the call begun last is written down in place of the other. */
+  decide: (which: "before" | "asked") => void;
   clear: () => void;
 }
 
@@ -112,14 +117,24 @@ export const useDraft = create<DraftStore>()(
   persist(
     (set) => ({
       draft: emptyDraft(),
+      asked: null,
+      begin: (call) =>
+        set(({ draft }) =>
+          draft.known !== null && draft.known.id !== call.known?.id && isBegun(draft)
+            ? { asked: call }
+            : { draft: { ...draft, ...call } },
+        ),
+      decide: (which) =>
+        set(({ asked }) =>
+          which === "asked" && asked ? { asked: null, draft: { ...emptyDraft(), ...asked } } : { asked: null },
+        ),
       change: (part) => set((state) => ({ draft: { ...state.draft, ...part } })),
-      clear: () => set({ draft: emptyDraft() }),
+      clear: () => set({ draft: emptyDraft(), asked: null }),
     }),
     {
       name: "mechanon-new-work",
-      // A draft of an older shape is let go.
-      version: 3,
-      migrate: () => ({ draft: emptyDraft() }),
+      version: 4,
+      migrate: (kept) => ({ draft: upgradeDraft(kept, emptyDraft()), asked: null }),
     },
   ),
 );

@@ -1,8 +1,10 @@
 import type { DayVisit } from "@mechanon/contract";
 import { vehicleSample, SETTINGS_SAMPLE, customerSample } from "../testing/samples";
-import { useDraft } from "./draft";
-import { freeStarts } from "./freeSlots";
+import { emptyDraft, useDraft } from "./draft";
+import { freeStarts } from "../booking/freeSlots";
 import { readDraft } from "./readDraft";
+import KEPT_V3 from "../testing/kept/draft.v3.json";
+import { upgradeDraft } from "./upgradeDraft";
 import { streetsLike } from "./streets";
 
 const ZONE = "America/Los_Angeles";
@@ -52,27 +54,62 @@ describe("a draft", () => {
     transmission: null,
     color: null,
   };
-  it("needs a name and a confirmed car, and tells what does not fit where", () => {
-    expect(readDraft({ ...draft, name: " ", phone: "12", email: "x@" }).faults).toEqual({
+  const around = { quotesOpen: 0, today: "2026-11-26" };
+  it("needs a name, and of a car that was typed a yes, and tells what does not fit where", () => {
+    expect(readDraft({ ...draft, name: " ", phone: "12", email: "x@", plate: "FRY5083" }, around).faults).toEqual({
       name: "a name is needed",
       phone: expect.stringContaining("no phone number") as unknown,
       email: expect.stringContaining("name@example.com") as unknown,
-      car: expect.stringContaining("confirm") as unknown,
+      car: expect.stringContaining("“FRY5083” is typed, but no car is confirmed") as unknown,
     });
   });
   it("sends only what is not kept yet, with ids of its own", () => {
-    const read = readDraft({ ...draft, car: { kind: "new", guess, vinNote: null } });
+    const read = readDraft({ ...draft, car: { kind: "new", guess, vinNote: null } }, around);
     expect(read.bodies).toMatchObject({
       customer: { id: draft.customerId, serviceAddresses: [] },
-      vehicle: { id: draft.vehicleId, customerId: draft.customerId, make: "Shoreline" },
+      vehicleId: draft.vehicleId,
+      car: { kind: "new", guess: { make: "Shoreline" } },
     });
     const known = customerSample({ id: "c", name: "Known" });
-    const kept = readDraft({
-      ...draft,
-      known,
-      car: { kind: "kept", then: "nothing", vehicle: vehicleSample({ ...guess, id: "v", customerId: "c" }) },
+    const kept = readDraft(
+      {
+        ...draft,
+        known,
+        car: { kind: "kept", then: "nothing", vehicle: vehicleSample({ ...guess, id: "v", customerId: "c" }) },
+      },
+      around,
+    );
+    expect(kept.bodies).toMatchObject({ customer: null, customerId: "c", vehicleId: "v" });
+  });
+  it("goes without a car where none is known, and takes along what stands in the field of the concern", () => {
+    const said = readDraft({ ...draft, concernTyped: " hums above 40 ", concerns: [] }, around);
+    expect(said.bodies).toMatchObject({
+      car: null,
+      vehicleId: null,
+      concerns: [{ text: "hums above 40", kind: "fault" }],
     });
-    expect(kept.bodies).toMatchObject({ customer: null, vehicle: null, customerId: "c", vehicleId: "v" });
+  });
+  it.each([
+    ["2026-11-27", "pick a time for Tomorrow"],
+    ["2026-11-25", "the day picked is over"],
+  ])("with the day %s picked and no time: %s", (day, words) => {
+    const { faults } = readDraft({ ...draft, wish: { ...draft.wish, day } }, around);
+    expect(faults?.when).toContain(words);
+  });
+  it("of yesterday's app goes on as it was kept", () => {
+    const { bodies, faults } = readDraft(upgradeDraft(KEPT_V3.state, emptyDraft()), around);
+    expect(faults).toBeNull();
+    expect(bodies).toMatchObject({
+      customer: { name: "Ottilie Brandt", knownFrom: "", phones: [{ number: "360 555 0141" }] },
+      concerns: [{ text: "Brakes grind" }],
+      car: { kind: "new", guess: { model: "Fusion" } },
+    });
+    expect(upgradeDraft(KEPT_V3.state, emptyDraft())).toMatchObject({
+      workOrderId: KEPT_V3.state.draft.workOrderId,
+      wish: { minutes: 90 },
+      slot: { startsAt: "2026-11-27T17:00:00.000Z" },
+    });
+    expect(upgradeDraft({ draft: 4 }, emptyDraft())).toMatchObject({ name: "" });
   });
   it("starts anew with new ids", () => {
     useDraft.getState().change({ name: "Someone" });

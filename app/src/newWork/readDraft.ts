@@ -1,32 +1,39 @@
-import { mainPlace, type Place } from "@mechanon/core";
-import { customerBody, vehicleBody } from "@mechanon/contract";
+import { mainPlace, showDay, type Place } from "@mechanon/core";
+import { customerBody } from "@mechanon/contract";
 import type { z } from "zod";
+import { typedOfCar } from "../carFinder/carSearch";
+import { saidConcerns, type PickedConcern } from "../concerns/pickedConcern";
 import { isNowhere } from "../work/nowhere";
-import type { Draft, KeptCar } from "./draft";
+import type { Draft } from "./draft";
 
-export type DraftFaults = Partial<Record<"name" | "phone" | "email" | "car", string>>;
+export type DraftFaults = Partial<Record<"name" | "phone" | "email" | "car" | "when", string>>;
 
 /** What a draft sends: only the bodies of what is not kept yet. */
 export interface DraftBodies {
   customer: z.input<typeof customerBody> | null;
-  vehicle: z.input<typeof vehicleBody> | null;
   customerId: string;
-  vehicleId: string;
+  /** Null: nobody knows yet which car. */
+  vehicleId: string | null;
+  concerns: PickedConcern[];
   place: Place | null;
-  /** What becomes of a car we keep. */
-  then: KeptCar | null;
+  car: Draft["car"];
 }
 
-/**
- * Turns a draft into what is sent, or tells what is missing, by field.
- * @param quotesOpen - quotes that wait for an answer on the car; beside one a new one is started knowingly.
- */
+export interface DraftAround {
+  /** Quotes that wait for an answer on the car; beside one a new one is started knowingly. */
+  quotesOpen: number;
+  /** In the zone of the business. */
+  today: string;
+}
+
+/** Turns a draft into what is sent, or tells what is missing, by field. What stands typed goes along or is told. */
 export function readDraft(
   draft: Draft,
-  quotesOpen = 0,
+  { quotesOpen, today }: DraftAround,
 ): { bodies: DraftBodies; faults: null } | { bodies: null; faults: DraftFaults } {
   const faults: DraftFaults = {};
   const place = placeOf(draft);
+  const { car } = draft;
   const customerId = draft.known?.id ?? draft.customerId;
   const customer = draft.known ? null : customerOf(draft, place);
   if (customer) {
@@ -36,21 +43,24 @@ export function readDraft(
       if (field) faults[field] ??= issue.message;
     }
   }
-  if (!draft.car) faults.car = "confirm the car, so that prices and parts hang on the right one";
-  if (draft.car?.kind === "kept" && quotesOpen > 0 && draft.openQuote === null)
+  const typed = typedOfCar(draft);
+  if (!car && typed !== "")
+    faults.car = `“${typed}” is typed, but no car is confirmed: confirm one, or empty the field`;
+  if (car?.kind === "kept" && quotesOpen > 0 && draft.openQuote === null)
     faults.car = "a quote is open on this car: go on with it, copy its jobs, or start anew";
-  if (Object.keys(faults).length > 0 || !draft.car) return { bodies: null, faults };
-  const vehicle =
-    draft.car.kind === "kept"
-      ? null
-      : { id: draft.vehicleId, customerId, ...draft.car.guess, vinNote: draft.car.vinNote };
+  if (draft.wish.day !== null && draft.slot === null)
+    faults.when =
+      draft.wish.day < today
+        ? "the day picked is over: pick another, or no visit yet"
+        : `pick a time for ${showDay(draft.wish.day, today)}, or no visit yet`;
+  if (Object.keys(faults).length > 0) return { bodies: null, faults };
   return {
     bodies: {
       customer,
-      vehicle,
       customerId,
-      vehicleId: draft.car.kind === "kept" ? draft.car.vehicle.id : draft.vehicleId,
-      then: draft.car.kind === "kept" && draft.car.then !== "nothing" ? draft.car : null,
+      vehicleId: car === null ? null : car.kind === "kept" ? car.vehicle.id : draft.vehicleId,
+      concerns: saidConcerns({ picked: draft.concerns, typed: draft.concernTyped }),
+      car,
       place: draft.known ? (mainPlace(draft.known) ?? place) : place,
     },
     faults: null,
@@ -64,10 +74,11 @@ const FIELD_OF: Readonly<Record<string, "name" | "phone" | "email">> = {
 };
 
 function customerOf(draft: Draft, place: Place | null): z.input<typeof customerBody> {
-  const { customerId: id, name, phone, email, textsWelcomeAt: at, foundUsBy, newcomerAnswers, notTheSameAs } = draft;
+  const { customerId: id, name, knownFrom, phone, email, textsWelcomeAt: at, foundUsBy, newcomerAnswers, notTheSameAs } = draft; // prettier-ignore
   return {
     id,
     name,
+    knownFrom,
     phones: phone.trim() === "" ? [] : [{ number: phone, label: "Mobile" }],
     emails: email.trim() === "" ? [] : [{ address: email }],
     textConsent: at ? { given: true, at, how: "Said so on the phone" } : null,

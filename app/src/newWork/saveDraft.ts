@@ -1,11 +1,12 @@
 import { v7 as uuid } from "uuid";
-import type { RefusalCode } from "@mechanon/core";
-import { routes } from "@mechanon/contract";
+import type { ClientWorkOrderCommand, RefusalCode, WorkOrderState } from "@mechanon/core";
+import { fieldsOf, routes } from "@mechanon/contract";
 import { call } from "../api/call";
+import { isMadeBefore, keepFoundCar } from "../carFinder/keepFoundCar";
 import { keepChange, keepView } from "../sync/store";
 import { nowhere } from "../work/nowhere";
 import { derivedId } from "./derivedId";
-import type { Draft, KeptCar } from "./draft";
+import type { Draft } from "./draft";
 import { jobCommands } from "./jobCommands";
 import type { DraftBodies } from "./readDraft";
 
@@ -19,9 +20,8 @@ import type { DraftBodies } from "./readDraft";
 export async function saveDraft(draft: Draft, bodies: DraftBodies, allowOverlap: boolean): Promise<RefusalCode | null> {
   const { workOrderId, visitId } = draft;
   const at = new Date().toISOString();
-  if (bodies.customer) await call(routes.createCustomer, { body: bodies.customer, key: bodies.customerId });
-  if (bodies.vehicle) await call(routes.createVehicle, { body: bodies.vehicle, key: bodies.vehicleId });
-  if (bodies.then) await settleOwner(bodies.then, bodies.customerId);
+  if (bodies.customer) await keepCustomer(bodies.customer);
+  if (bodies.car) await keepFoundCar(bodies.car, draft.vehicleId, bodies.customerId);
   const opened = await call(routes.sendWorkOrderCommands, {
     params: { id: workOrderId },
     body: {
@@ -33,7 +33,7 @@ export async function saveDraft(draft: Draft, bodies: DraftBodies, allowOverlap:
             type: "openWorkOrder",
             customerId: bodies.customerId,
             vehicleId: bodies.vehicleId,
-            concerns: draft.concerns.map((concern, index) => ({ ...concern, id: derivedId(workOrderId, index) })),
+            concerns: bodies.concerns.map((concern, index) => ({ ...concern, id: derivedId(workOrderId, index) })),
           },
         },
       ],
@@ -42,6 +42,7 @@ export async function saveDraft(draft: Draft, bodies: DraftBodies, allowOverlap:
   const refused = opened.outcomes[0]?.refusal ?? null;
   if (refused !== null) return refused;
   await keepChange(opened.change);
+  await catchUp(draft, bodies, opened.change?.state ?? {}, at);
   await takeJobsAlong(draft, at);
   if (!draft.slot) return null;
   const { mechanicId, startsAt, endsAt } = draft.slot;
@@ -65,12 +66,45 @@ export async function saveDraft(draft: Draft, bodies: DraftBodies, allowOverlap:
   return null;
 }
 
-/** A car that changed hands, or that the caller drives. Doing it again changes nothing. */
-async function settleOwner({ vehicle, then }: KeptCar, customerId: string): Promise<void> {
-  if (vehicle.customerId === customerId) return;
-  const params = { id: vehicle.id };
-  if (then === "move") await call(routes.moveVehicle, { params, body: { customerId, version: vehicle.version } });
-  if (then === "link") await call(routes.linkPerson, { params, body: { customerId, role: "Driver" } });
+/** Makes the customer; one that was made before its answer was lost becomes what stands typed now. */
+async function keepCustomer(body: NonNullable<DraftBodies["customer"]>): Promise<void> {
+  try {
+    await call(routes.createCustomer, { body, key: body.id });
+  } catch (error) {
+    if (!isMadeBefore(error)) throw error;
+    const params = { id: body.id };
+    const { customer } = await call(routes.getCustomer, { params });
+    const { id: _id, notTheSameAs: _others, ...typed } = body;
+    await call(routes.changeCustomer, { params, body: { ...fieldsOf(customer), ...typed, version: customer.version } });
+  }
+}
+
+/** What was changed after a first try whose answer was lost: the work order was opened as it stood then. */
+async function catchUp(
+  { workOrderId }: Draft,
+  { customerId, vehicleId, concerns }: DraftBodies,
+  opened: Partial<WorkOrderState>,
+  at: string,
+): Promise<void> {
+  // An answer of before tells no state, or a part of it.
+  const known =
+    opened.concerns && opened.customerId !== undefined && opened.vehicleId !== undefined
+      ? { concerns: opened.concerns, customerId: opened.customerId, vehicleId: opened.vehicleId }
+      : (await call(routes.getWorkOrder, { params: { id: workOrderId } })).state;
+  const isKept = (text: string): boolean => known.concerns.some((each) => each.text === text);
+  const missing: ClientWorkOrderCommand[] = [
+    ...(known.customerId === customerId ? [] : [{ type: "changeCustomer" as const, customerId, keepAnswers: false }]),
+    ...(known.vehicleId === vehicleId
+      ? []
+      : [{ type: "changeVehicle" as const, vehicleId, keepFindings: false, keepAnswers: false }]),
+    ...concerns
+      .filter(({ text }) => !isKept(text))
+      .map((concern) => ({ type: "addConcern" as const, concernId: uuid(), ...concern })),
+  ];
+  if (missing.length === 0) return;
+  const commands = missing.map((command) => ({ id: uuid(), at, command }));
+  const answer = await call(routes.sendWorkOrderCommands, { params: { id: workOrderId }, body: { commands } });
+  await keepChange(answer.change);
 }
 
 /** Puts the jobs of a copied quote and work put off on the new work order. */

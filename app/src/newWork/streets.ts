@@ -1,6 +1,13 @@
 import type { BusinessSettings } from "@mechanon/core";
 
 type Street = BusinessSettings["streets"][number];
+
+/** A street of the area, and the address with the number that was typed. */
+export interface StreetOffer {
+  address: string;
+  street: Street;
+}
+
 const FEWEST_LETTERS = 2;
 const MOST_SHOWN = 3;
 
@@ -9,7 +16,7 @@ const MOST_SHOWN = 3;
  * @example
  * streetsLike("18 her", streets) //=> [{ address: "18 Heron Landing", street }]
  */
-export function streetsLike(typed: string, streets: readonly Street[]): { address: string; street: Street }[] {
+export function streetsLike(typed: string, streets: readonly Street[]): StreetOffer[] {
   const match = /^\s*(\d+\w?)?\s*(.*?)\s*$/.exec(typed);
   const number = match?.[1] ?? "";
   const letters = (match?.[2] ?? "").toLowerCase();

@@ -13,6 +13,7 @@ const readVin = (vin: string) => ({ vin, changed: 0, checkDigitOk: true });
 const none: PhotoReading = { from: "text", vins: [], plates: [] };
 const read = jest.mocked(readPhoto);
 const onFound = jest.fn();
+const onReading = jest.fn();
 /** Gives the photo that the phone's camera would. */
 const photograph = async (): Promise<void> => {
   const input = screen.UNSAFE_getByProps({ type: "file" });
@@ -28,7 +29,7 @@ beforeEach(() => {
 
 it("shows what the photo says, and takes it only when somebody says so", async () => {
   read.mockResolvedValue({ ...none, from: "code", vins: [readVin(VIN), readVin(OTHER)] });
-  show(<ScanPart wanted="vin" onFound={onFound} />);
+  show(<ScanPart wanted="vin" onReading={onReading} onFound={onFound} />);
   await photograph();
   expect(await screen.findByText(/2 codes with a VIN/)).toBeTruthy();
   expect(onFound).not.toHaveBeenCalled();
@@ -39,7 +40,7 @@ it("shows what the photo says, and takes it only when somebody says so", async (
 
 it("reads plates where a plate is wanted, and does not scan codes then", async () => {
   read.mockResolvedValue({ ...none, plates: ["FRY5083"] });
-  show(<ScanPart wanted="plate" onFound={onFound} />);
+  show(<ScanPart wanted="plate" onReading={onReading} onFound={onFound} />);
   expect(screen.queryByTestId("scan-live")).toBeNull();
   await photograph();
   fireEvent.press(await screen.findByRole("button", { name: "FRY5083" }));
@@ -55,7 +56,7 @@ it("says what it does meanwhile, and stops when it is told to", async () => {
         signal.addEventListener("abort", () => reject(new Error("stopped")));
       }),
   );
-  show(<ScanPart wanted="vin" onFound={onFound} />);
+  show(<ScanPart wanted="vin" onReading={onReading} onFound={onFound} />);
   await photograph();
   act(() => say("codes"));
   expect(screen.getByText(/Looking for a code/)).toBeTruthy();
@@ -76,7 +77,7 @@ it.each<[string, PhotoReading | null | Error, RegExp]>([
 ])("tells of %s", async (_name, answer, words) => {
   if (answer instanceof Error) read.mockRejectedValue(answer);
   else read.mockResolvedValue(answer);
-  show(<ScanPart wanted="vin" onFound={onFound} />);
+  show(<ScanPart wanted="vin" onReading={onReading} onFound={onFound} />);
   await photograph();
   expect(await screen.findByText(words)).toBeTruthy();
 });

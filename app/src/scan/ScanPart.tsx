@@ -11,12 +11,14 @@ import { readingWords, stepWords } from "./scanWords";
 
 export interface ScanPartProps {
   wanted: "vin" | "plate";
+  /** Another photo is taken, or another look begun: what was read before no longer stands. */
+  onReading: () => void;
   /** Somebody said that this is what the photo shows. */
   onFound: (text: string) => void;
 }
 
 /** Reads a VIN or a plate from a photo, or a VIN's code from the camera; a person always confirms what was read. */
-export function ScanPart({ wanted, onFound }: ScanPartProps) {
+export function ScanPart({ wanted, onReading, onFound }: ScanPartProps) {
   const input = useRef<HTMLInputElement>(null);
   const stop = useRef<AbortController | null>(null);
   const [step, setStep] = useState<PhotoStep | null>(null);
@@ -31,6 +33,7 @@ export function ScanPart({ wanted, onFound }: ScanPartProps) {
     const controller = new AbortController();
     stop.current = controller;
     setReading(null);
+    onReading();
     try {
       setReading((await readPhoto(file, wanted, setStep, controller.signal)) ?? "no picture");
     } catch {

@@ -40,7 +40,7 @@ export const SETTINGS_SAMPLE: BusinessSettings = {
       { id: "parking", text: "Where is it parked?", choices: ["Driveway", "Street"] },
     ],
   },
-  visitMinutes: [60],
+  visitMinutes: [60, 90],
   regions: ["WA"],
   rules: {
     laborRateCents: 10000,

@@ -4,7 +4,7 @@ import { StyleSheet, View } from "react-native";
 import { v7 as uuid } from "uuid";
 import type { WorkOrderView } from "@mechanon/contract";
 import { ConcernPicker } from "../concerns/ConcernPicker";
-import type { PickedConcern } from "../concerns/pickedConcern";
+import { NOTHING_SAID, saidConcerns, type Said } from "../concerns/pickedConcern";
 import { sendCommand } from "../sync/store";
 import { Button } from "../ui/Button";
 import { useColors } from "../ui/face";
@@ -16,11 +16,12 @@ import type { Business } from "../session/useSession";
 export function Concerns({ view, business }: { view: WorkOrderView; business: Business }) {
   const colors = useColors();
   const { state } = view;
-  const [picked, setPicked] = useState<PickedConcern[] | null>(null);
+  const [said, setSaid] = useState<Said | null>(null);
+  const concerns = saidConcerns(said ?? NOTHING_SAID);
   const add = (): void => {
-    for (const { text, kind, phraseId } of picked ?? [])
+    for (const { text, kind, phraseId } of concerns)
       sendCommand(state.id, { type: "addConcern", concernId: uuid(), text, kind, phraseId });
-    setPicked(null);
+    setSaid(null);
   };
   return (
     <View style={styles.list}>
@@ -39,24 +40,32 @@ export function Concerns({ view, business }: { view: WorkOrderView; business: Bu
           </View>
         );
       })}
-      {picked ? (
+      {said ? (
         <>
           <ConcernPicker
             phrases={business.settings.concerns}
             gaps={business.settings.concernGaps}
-            picked={picked}
-            onChange={setPicked}
+            {...said}
+            onChange={setSaid}
           />
           <View style={styles.concern}>
             <Button
-              label={picked.length === 0 ? "Leave it" : `Add ${picked.length === 1 ? "it" : String(picked.length)}`}
+              label={
+                concerns.length === 0 ? "Leave it" : `Add ${concerns.length === 1 ? "it" : String(concerns.length)}`
+              }
               onPress={add}
               testID="add-concerns"
             />
           </View>
         </>
       ) : (
-        <Button kind="quiet" icon={Plus} label="Add a concern" onPress={() => setPicked([])} style={styles.add} />
+        <Button
+          kind="quiet"
+          icon={Plus}
+          label="Add a concern"
+          onPress={() => setSaid(NOTHING_SAID)}
+          style={styles.add}
+        />
       )}
     </View>
   );

@@ -22,6 +22,7 @@ import { useColors } from "../ui/face";
 import { Notice } from "../ui/Notice";
 import { SPACE } from "../ui/theme";
 import { Words } from "../ui/Words";
+import { NewCarPart } from "./NewCarPart";
 
 /** What it is swapped for. */
 type Target =
@@ -38,6 +39,7 @@ export function SwapPart({ view, isUnsent }: { view: WorkOrderView; isUnsent: bo
   const [target, setTarget] = useState<Target | null>(null);
   const [keepFindings, setKeepFindings] = useState(false);
   const [keepAnswers, setKeepAnswers] = useState(false);
+  const [isFinding, setFinding] = useState(false);
   const [fault, setFault] = useState<string | null>(null);
   const { data } = useQuery({
     queryKey: ["customer", customer?.id],
@@ -48,6 +50,7 @@ export function SwapPart({ view, isUnsent }: { view: WorkOrderView; isUnsent: bo
   const leave = (): void => {
     setWhat(null);
     setTarget(null);
+    setFinding(false);
     setFault(null);
   };
   const swap = async ({ kind, id }: Target): Promise<void> => {
@@ -115,10 +118,26 @@ export function SwapPart({ view, isUnsent }: { view: WorkOrderView; isUnsent: bo
                   setFault(
                     vehicles.length > 0
                       ? null
-                      : "No car is kept for them. Add it with a new work order, then come back.",
+                      : "No car is kept for them. Choose one that is not kept here yet, or another customer.",
                   );
                 }}
               />
+              {isFinding ? (
+                <NewCarPart
+                  customer={customer}
+                  onKept={(car) => {
+                    setFinding(false);
+                    setOthers([...others, car]);
+                    setTarget(carTarget(car));
+                  }}
+                />
+              ) : customer ? (
+                <Button
+                  label="A car that is not kept here yet"
+                  onPress={() => setFinding(true)}
+                  testID="swap-new-car"
+                />
+              ) : null}
               {vehicle ? (
                 <Button
                   label="None of these: take the car off"

@@ -4,7 +4,8 @@ import { v7 as uuid } from "uuid";
 import { mainPlace, showMoment, showTime, visitStanding, type VisitState } from "@mechanon/core";
 import type { WorkOrderView } from "@mechanon/contract";
 import { useNow, useToday } from "../day/useDay";
-import { SlotPicker, type Slot } from "../newWork/SlotPicker";
+import { SlotPicker } from "../booking/SlotPicker";
+import { anyTime, type Slot, type SlotWish } from "../booking/slot";
 import { sendVisitCommand } from "../sync/store";
 import { Button } from "../ui/Button";
 import { useColors } from "../ui/face";
@@ -26,7 +27,8 @@ const STANDING_WORDS = {
 export function VisitsPart({ view, business }: { view: WorkOrderView; business: Business }) {
   const live = view.visits.filter((visit) => visitStanding(visit) !== "cancelled");
   const [isBooking, setBooking] = useState(live.length === 0);
-  const [slot, setSlot] = useState<Slot | null>(null);
+  const [picked, setPicked] = useState<Picked>(nothingPicked);
+  const { slot } = picked;
   const book = (chosen: Slot): void => {
     const place = view.visits.at(-1)?.place ?? (view.customer && mainPlace(view.customer)) ?? nowhere();
     sendVisitCommand(uuid(), view.state.id, {
@@ -39,7 +41,7 @@ export function VisitsPart({ view, business }: { view: WorkOrderView; business: 
       note: "",
       allowOverlap: false,
     });
-    setSlot(null);
+    setPicked(nothingPicked());
     setBooking(false);
   };
   return (
@@ -54,7 +56,7 @@ export function VisitsPart({ view, business }: { view: WorkOrderView; business: 
       ))}
       {isBooking ? (
         <>
-          <SlotPicker business={business} slot={slot} onChange={setSlot} />
+          <SlotPicker business={business} {...picked} onChange={setPicked} />
           {slot ? (
             <Button
               kind="next"
@@ -73,6 +75,15 @@ export function VisitsPart({ view, business }: { view: WorkOrderView; business: 
   );
 }
 
+interface Picked {
+  wish: SlotWish;
+  slot: Slot | null;
+}
+
+function nothingPicked(): Picked {
+  return { wish: anyTime(), slot: null };
+}
+
 function showMomentOf(slot: Slot, zone: string): string {
   return `${slot.dayName}, ${showTime(slot.startsAt, zone)}`;
 }
@@ -82,7 +93,8 @@ function Visit({ visit, view, business }: { visit: VisitState; view: WorkOrderVi
   const today = useToday();
   const now = useNow();
   const [isMoving, setMoving] = useState(false);
-  const [slot, setSlot] = useState<Slot | null>(null);
+  const [picked, setPicked] = useState<Picked>(nothingPicked);
+  const { slot } = picked;
   const standing = visitStanding(visit);
   const workOrderId = view.state.id;
   const mechanic = business.people.find(({ id }) => id === visit.mechanicId)?.name ?? "";
@@ -95,7 +107,7 @@ function Visit({ visit, view, business }: { visit: VisitState; view: WorkOrderVi
       allowOverlap: false,
     });
     setMoving(false);
-    setSlot(null);
+    setPicked(nothingPicked());
   };
   return (
     <View style={[styles.visit, { borderColor: colors.hairline }]}>
@@ -136,10 +148,12 @@ function Visit({ visit, view, business }: { visit: VisitState; view: WorkOrderVi
       </View>
       {isMoving ? (
         <>
-          <SlotPicker business={business} slot={slot} onChange={setSlot} />
+          <SlotPicker business={business} {...picked} onChange={setPicked} />
           {slot ? (
             <Button label={`Move to ${showMomentOf(slot, business.timeZone)}`} onPress={() => move(slot)} />
-          ) : null}
+          ) : (
+            <Notice kind="note" text="Pick a day and a time; until then the visit stays where it is." />
+          )}
         </>
       ) : null}
     </View>

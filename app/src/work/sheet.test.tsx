@@ -374,6 +374,7 @@ describe("visits", () => {
   it("offer the booking at once where there is none", () => {
     fakeServer({ "GET /api/day": { body: { date: "2026-11-23", visits: [] } } });
     show(<VisitsPart view={view({})} business={BUSINESS} />);
+    fireEvent.press(screen.getByRole("radio", { name: "Tomorrow" }));
     expect(screen.getByRole("radio", { name: "Tomas Quill" })).toBeTruthy();
     expect(screen.queryByRole("radio", { name: "Wren Adeyemi" })).toBeNull();
     expect(screen.getByText("Pick a day and a time.")).toBeTruthy();

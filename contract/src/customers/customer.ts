@@ -35,6 +35,7 @@ export const contactBody = z.strictObject({
 });
 
 const detailsBody = {
+  knownFrom: textField(200).default(""),
   phones: z.array(phoneField).max(20).default([]),
   emails: z
     .array(z.strictObject({ address: emailField, label: textField(40).default("") }))

@@ -59,6 +59,8 @@ export type NewcomerAnswer = z.infer<typeof newcomerAnswer>;
 
 /** All that is known about a customer beside the name. */
 export const customerDetails = z.object({
+  /** What the business knows them by beside the name: "from the bakery"; empty is nothing. */
+  knownFrom: z.string(),
   phones: z.array(customerPhone),
   emails: z.array(customerEmail),
   preferredContact: z.enum(CONTACT_WAYS).nullable(),
@@ -80,6 +82,7 @@ export type CustomerDetails = z.infer<typeof customerDetails>;
 /** Details of a customer of whom nothing but the name is known. */
 export function noDetails(): CustomerDetails {
   return {
+    knownFrom: "",
     phones: [],
     emails: [],
     preferredContact: null,

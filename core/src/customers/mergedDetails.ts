@@ -4,6 +4,7 @@ import type { CustomerDetails, TextConsent } from "./details";
 /** What two records of one customer know together; where both know a thing differently, the kept one's word stands. */
 export function mergedDetails(kept: CustomerDetails, merged: CustomerDetails): CustomerDetails {
   return {
+    knownFrom: [...new Set([kept.knownFrom, merged.knownFrom])].filter(Boolean).join("; "),
     phones: union(kept.phones, merged.phones, ({ number, extension }) => `${number} ${extension ?? ""}`),
     emails: union(kept.emails, merged.emails, ({ address }) => address.toLowerCase()),
     preferredContact: kept.preferredContact ?? merged.preferredContact,

@@ -13,7 +13,7 @@ export type KeyKind = (typeof KEY_KINDS)[number];
 /** What of a customer is searched. */
 export interface SearchedCustomer extends Pick<
   CustomerDetails,
-  "phones" | "emails" | "contacts" | "serviceAddresses" | "billingAddress"
+  "knownFrom" | "phones" | "emails" | "contacts" | "serviceAddresses" | "billingAddress"
 > {
   name: string;
   kind: "person" | "business";
@@ -49,7 +49,7 @@ export function searchTerms(customer: SearchedCustomer, vehicles: readonly Searc
   add("name", [customer.name, ...nameSpellings(customer.name), ...(customer.kind === "business" ? [runTogether(customer.name)] : [])]); // prettier-ignore
   add(
     "contact",
-    contacts.flatMap(({ name }) => [name, ...nameSpellings(name)]),
+    [customer.knownFrom, ...contacts.flatMap(({ name }) => [name, ...nameSpellings(name)])],
   );
   const addresses = [...emails.map(({ address }) => address), ...contacts.map(({ email }) => email ?? "")];
   // What stands after the @ is mostly somebody else's name; it is found as part of the whole address.

@@ -32,32 +32,60 @@ const KINDS: Record<CatalogGroup, readonly VinVehicleKind[]> = {
   motorcycle: ["motorcycle"],
 };
 
+/** A model that was built so many years before and after is on the road more than one that came and went. */
+const YEARS_ASIDE = 3;
+
 /**
- * Makes and models of a model year; first the makes with many models from many plants, since they are on the road most;
- * models by name. It reads all the data of the year, so a caller keeps the answer.
+ * Makes and models of a model year, the likeliest first: makes with many models from many plants; models the data says
+ * much of, and that were built for long. It reads all the data of three years, so a caller keeps the answer.
  */
 export function catalogMakes(table: VinTable, modelYear: number, group: CatalogGroup): CatalogMake[] {
-  const makes = new Map<string, { models: Set<string>; plants: Set<string> }>();
-  for (const maker of makersOf(table, modelYear)) {
-    if (!KINDS[group].includes(maker.kind)) continue;
-    for (const { facts } of table.rowsOfYear(maker, modelYear)) {
-      const [make = "", model = ""] = facts.find(([field]) => field === "model")?.[1].split("\t") ?? [];
-      if (make === "" || model === "") continue;
-      const known = makes.get(make) ?? { models: new Set(), plants: new Set() };
-      known.models.add(model);
-      // Makers of heavy trucks have hundreds of models, and one plant says little.
-      if (maker.kind !== "truck") known.plants.add(maker.wmi);
-      makes.set(make, known);
-    }
+  const makes = new Map<string, { models: Map<string, number>; plants: Set<string> }>();
+  forModelsOf(table, modelYear, group, (make, model, maker) => {
+    const known = makes.get(make) ?? { models: new Map<string, number>(), plants: new Set<string>() };
+    known.models.set(model, (known.models.get(model) ?? 0) + 1);
+    // Makers of heavy trucks have hundreds of models, and one plant says little.
+    if (maker.kind !== "truck") known.plants.add(maker.wmi);
+    makes.set(make, known);
+  });
+  const lasting = new Map<string, number>();
+  for (const year of [modelYear - YEARS_ASIDE, modelYear + YEARS_ASIDE]) {
+    const seen = new Set<string>();
+    forModelsOf(table, year, group, (make, model) => seen.add(`${make}\t${model}`));
+    for (const key of seen) lasting.set(key, (lasting.get(key) ?? 0) + 1);
   }
-  const weight = ({ models, plants }: { models: Set<string>; plants: Set<string> }): number =>
+  const weight = ({ models, plants }: { models: Map<string, number>; plants: Set<string> }): number =>
     Math.sqrt(models.size) * plants.size;
+  const modelWeight = (make: string, model: string, rows: number): number =>
+    // What begins with a sign is a replica or a kit: "'34".
+    /^[\p{L}\p{N}]/u.test(model) ? Math.log2(1 + rows) + 2 * (lasting.get(`${make}\t${model}`) ?? 0) : -1;
   return [...makes]
     .sort(([a, one], [b, other]) => weight(other) - weight(one) || a.localeCompare(b))
     .map(([make, { models }]) => ({
       make,
-      models: [...models].sort((a, b) => a.localeCompare(b, "en", { numeric: true })),
+      models: [...models]
+        .sort(
+          ([a, rows], [b, otherRows]) =>
+            modelWeight(make, b, otherRows) - modelWeight(make, a, rows) || a.localeCompare(b, "en", { numeric: true }),
+        )
+        .map(([model]) => model),
     }));
+}
+
+/** Tells every model of a year, once for each row that names it. */
+function forModelsOf(
+  table: VinTable,
+  modelYear: number,
+  group: CatalogGroup,
+  tell: (make: string, model: string, maker: VinMaker) => void,
+): void {
+  for (const maker of makersOf(table, modelYear)) {
+    if (!KINDS[group].includes(maker.kind)) continue;
+    for (const { facts } of table.rowsOfYear(maker, modelYear)) {
+      const [make = "", model = ""] = facts.find(([field]) => field === "model")?.[1].split("\t") ?? [];
+      if (make !== "" && model !== "") tell(make, model, maker);
+    }
+  }
 }
 
 function makersOf(table: VinTable, modelYear: number): VinMaker[] {

@@ -3,7 +3,7 @@ import { Op, QueryTypes, type Sequelize, type Transaction } from "sequelize";
 import { CustomerRow, VehiclePersonRow, VehicleRow } from "../db/models";
 
 /** Counted up when words or keys are read in another way: what was written before is written anew at the start. */
-export const SEARCH_VERSION = 3;
+export const SEARCH_VERSION = 4;
 const BATCH = 500;
 
 /** Writes what customers are found by, in the transaction that changed them; merged, erased and deleted ones are found by nothing. */

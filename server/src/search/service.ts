@@ -92,10 +92,10 @@ async function atAGlance(
     const row = byId.get(id);
     if (!row) return [];
     const { kind, name, details, vehicles } = row;
-    const { phones, serviceAddresses, billingAddress } = details;
+    const { knownFrom, phones, serviceAddresses, billingAddress } = details;
     return [
       {
-        customer: { id, kind, name, phones, serviceAddresses, billingAddress },
+        customer: { id, kind, name, knownFrom, phones, serviceAddresses, billingAddress },
         vehicles,
         vehicleCount: row.vehicle_count,
         openWork: row.open_work.map(({ year, make, model, ...work }) => ({

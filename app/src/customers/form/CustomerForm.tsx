@@ -94,6 +94,13 @@ export function CustomerForm({ title, initial, saveLabel, onLeave, onSave, besid
       />
       <FormField control={control} name="name" label="Name or business" maxLength={300} />
       {beside?.(typed as CustomerFields)}
+      <FormField
+        control={control}
+        name="knownFrom"
+        label="How you know them"
+        placeholder="from the bakery"
+        maxLength={200}
+      />
       <Heading level={2}>How to reach them</Heading>
       <ReachFields
         control={control}

@@ -3,7 +3,8 @@ import { StyleSheet, View } from "react-native";
 import { Button } from "../../ui/Button";
 import { SPACE } from "../../ui/theme";
 import { FormField, type CustomerControl } from "./FormField";
-import { DirectoryOffer, type DirectoryFound } from "../DirectoryOffer";
+import { DirectoryOffer } from "../DirectoryOffer";
+import type { DirectoryFound } from "../useDirectory";
 
 /** Phones and emails, each with a label. */
 export function ReachFields({

@@ -7,6 +7,7 @@ import * as nearWords from "./0006-near-words";
 import * as ground from "./0007-ground";
 import * as photos from "./0008-photos";
 import * as guard from "./0009-guard";
+import * as call from "./0010-call";
 
 /** All migrations, oldest first. A landed one is never changed; a new one follows it. */
 export const MIGRATIONS: { name: string; sql: string }[] = [
@@ -19,4 +20,5 @@ export const MIGRATIONS: { name: string; sql: string }[] = [
   { name: "0007-ground", sql: ground.up },
   { name: "0008-photos", sql: photos.up },
   { name: "0009-guard", sql: guard.up },
+  { name: "0010-call", sql: call.up },
 ];

@@ -3,33 +3,33 @@ import { StyleSheet, View } from "react-native";
 import { Button } from "../ui/Button";
 import { Field } from "../ui/Field";
 import { SPACE } from "../ui/theme";
-import { useDraft } from "./draft";
+import { useCarSearch } from "./carSearch";
 import { PlateFields } from "./PlateFields";
 import type { Business } from "../session/useSession";
 
 /** For what no register knows: a trailer, a mower, a boat, an import. */
 export function CarByHand({ business }: { business: Business }) {
-  const { draft, change } = useDraft();
+  const { search, change } = useCarSearch();
   const [isTried, setTried] = useState(false);
-  const year = draft.year.trim() === "" ? null : Number(draft.year);
+  const year = search.year.trim() === "" ? null : Number(search.year);
   const isYear = year === null || (Number.isInteger(year) && year >= 1886 && year <= 2100);
-  const isNamed = draft.make.trim() !== "" || draft.model.trim() !== "";
+  const isNamed = search.make.trim() !== "" || search.model.trim() !== "";
   const confirm = (): void => {
     setTried(true);
     if (!isYear || !isNamed) return;
-    const plate = draft.plate.trim();
-    const region = plate === "" ? null : draft.plateRegion || (business.settings.regions[0] ?? null);
+    const plate = search.plate.trim();
+    const region = plate === "" ? null : search.plateRegion || (business.settings.regions[0] ?? null);
     change({
       car: {
         kind: "new",
         vinNote: null,
         guess: {
-          vin: draft.serial.trim() || null,
+          vin: search.serial.trim() || null,
           plate: plate || null,
           region,
           year,
-          make: draft.make.trim() || null,
-          model: draft.model.trim() || null,
+          make: search.make.trim() || null,
+          model: search.model.trim() || null,
           trim: null,
           engine: null,
           drive: null,
@@ -44,7 +44,7 @@ export function CarByHand({ business }: { business: Business }) {
       <Field
         label="Year"
         inputMode="numeric"
-        value={draft.year}
+        value={search.year}
         onChangeText={(typed) => change({ year: typed })}
         error={isYear ? null : "a year like 2006"}
         maxLength={4}
@@ -52,7 +52,7 @@ export function CarByHand({ business }: { business: Business }) {
       />
       <Field
         label="Make"
-        value={draft.make}
+        value={search.make}
         onChangeText={(make) => change({ make })}
         error={isTried && !isNamed ? "a make or a model is needed" : null}
         maxLength={80}
@@ -60,7 +60,7 @@ export function CarByHand({ business }: { business: Business }) {
       />
       <Field
         label="Model, or what it is: trailer, mower, boat"
-        value={draft.model}
+        value={search.model}
         onChangeText={(model) => change({ model })}
         maxLength={120}
         autoComplete="off"
@@ -69,13 +69,18 @@ export function CarByHand({ business }: { business: Business }) {
         label="Serial number or old VIN, if it has one"
         mono
         autoCapitalize="characters"
-        value={draft.serial}
+        value={search.serial}
         onChangeText={(serial) => change({ serial })}
         hint="Cars before 1981 have one of their maker's own length"
         maxLength={40}
         autoComplete="off"
       />
-      <PlateFields business={business} />
+      <PlateFields
+        business={business}
+        plate={search.plate}
+        region={search.plateRegion}
+        onChange={({ plate, region }) => change({ plate, plateRegion: region })}
+      />
       <Button label="Yes, this one" onPress={confirm} testID="confirm-hand" />
     </View>
   );

@@ -12,26 +12,26 @@ import { Words } from "../ui/Words";
 import { ScanPart } from "../scan/ScanPart";
 import { useVin } from "../vin/useVin";
 import { ConfirmGuess, ConfirmKnown } from "./ConfirmCar";
-import { useDraft } from "./draft";
+import { useCarSearch } from "./carSearch";
 import type { Business } from "../session/useSession";
 
 /** The car behind a plate, from our own books or the register. */
 export function CarByPlate({ business }: { business: Business }) {
-  const { draft, change } = useDraft();
+  const { search, change } = useCarSearch();
   const [home = ""] = business.settings.regions;
-  const region = draft.plateRegion || home;
+  const region = search.plateRegion || home;
   const lookUp = useMutation({
-    mutationFn: () => call(routes.lookUpPlate, { params: { region, plate: draft.plate.trim() } }),
+    mutationFn: () => call(routes.lookUpPlate, { params: { region, plate: search.plate.trim() } }),
   });
   const { known = null, guesses = [] } = lookUp.data ?? {};
-  const isTyped = draft.plate.trim() !== "";
+  const isTyped = search.plate.trim() !== "";
   return (
     <View style={styles.list}>
       <Field
         label="Plate"
         mono
         autoCapitalize="characters"
-        value={draft.plate}
+        value={search.plate}
         onChangeText={(plate) => {
           change({ plate });
           lookUp.reset();
@@ -42,6 +42,10 @@ export function CarByPlate({ business }: { business: Business }) {
       />
       <ScanPart
         wanted="plate"
+        onReading={() => {
+          change({ plate: "" });
+          lookUp.reset();
+        }}
         onFound={(plate) => {
           change({ plate });
           lookUp.reset();

@@ -1,9 +1,9 @@
 import { fireEvent, screen } from "@testing-library/react-native";
 import type { KnownVehicle } from "@mechanon/contract";
+import { CarSearching } from "../testing/CarSearching";
 import { fakeServer, show } from "../testing/harness";
 import { sheetSample, vehicleSample } from "../testing/samples";
 import { ConfirmKnown } from "./ConfirmCar";
-import { useDraft } from "./draft";
 
 const known = (over: Parameters<typeof vehicleSample>[0]): KnownVehicle => ({
   vehicle: vehicleSample(over),
@@ -20,10 +20,20 @@ it("goes on with the car that is looked up now, not with the one a plate was wri
     "PATCH /api/vehicles/car-1": { body: { ...first.vehicle, plate: "FRY5083", version: 2 } },
   });
   const newPlate = { plate: "FRY5083", region: "WA" };
-  show(<ConfirmKnown known={first} newPlate={newPlate} />);
+  const onChange = jest.fn();
+  const onOwner = jest.fn();
+  const confirm = (of: KnownVehicle) => (
+    <CarSearching onChange={onChange} onOwner={onOwner}>
+      <ConfirmKnown known={of} newPlate={newPlate} />
+    </CarSearching>
+  );
+  show(confirm(first));
   fireEvent.press(screen.getByTestId("new-plate"));
   expect(await screen.findByText(/FRY5083 WA/)).toBeTruthy();
-  screen.rerender(<ConfirmKnown known={second} newPlate={newPlate} />);
+  screen.rerender(confirm(second));
   fireEvent.press(await screen.findByTestId("confirm-known"));
-  expect(useDraft.getState().draft.car).toMatchObject({ kind: "kept", vehicle: { id: "car-2", plate: "LRK7781" } });
+  expect(onChange).toHaveBeenLastCalledWith(
+    expect.objectContaining({ car: { kind: "kept", then: "nothing", vehicle: second.vehicle } }),
+  );
+  expect(onOwner).toHaveBeenCalledWith(expect.objectContaining({ id: "customer-1" }));
 });

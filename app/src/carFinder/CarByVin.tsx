@@ -8,43 +8,43 @@ import { SPACE } from "../ui/theme";
 import { VIN_LENGTH, useVin } from "../vin/useVin";
 import { VinFindings, vinProblems } from "../vin/VinFindings";
 import { ConfirmGuess, ConfirmKnown } from "./ConfirmCar";
-import { useDraft } from "./draft";
+import { useCarSearch } from "./carSearch";
 
 /** With these nothing can be kept as a VIN. */
 const UNREADABLE: readonly string[] = ["wrong-length", "illegal-character"];
 
 /** The car behind a VIN: counted while typed, checked at once, with what was probably meant; or scanned. */
 export function CarByVin() {
-  const { draft, change } = useDraft();
-  const { vin, decoded, known, isUnchecked, error, retry } = useVin(draft.vin);
+  const { search, change } = useCarSearch();
+  const { vin, decoded, known, isUnchecked, error, retry } = useVin(search.vin);
   const isWhole = vin.length >= VIN_LENGTH;
   const report = decoded?.report;
   const problems = report ? vinProblems(report) : [];
   const isReadable = isWhole && report !== undefined && !problems.some(({ code }) => UNREADABLE.includes(code));
   const plate =
-    draft.plate.trim() === "" || draft.plateRegion === ""
+    search.plate.trim() === "" || search.plateRegion === ""
       ? null
-      : { plate: draft.plate.trim(), region: draft.plateRegion };
+      : { plate: search.plate.trim(), region: search.plateRegion };
   return (
     <View style={styles.list}>
       <Field
         label="VIN"
         mono
         autoCapitalize="characters"
-        value={draft.vin}
+        value={search.vin}
         onChangeText={(typed) => change({ vin: typed })}
         maxLength={40}
         hint={`${vin.length} of ${VIN_LENGTH} characters`}
         autoComplete="off"
       />
-      <ScanPart wanted="vin" onFound={(found) => change({ vin: found })} />
+      <ScanPart wanted="vin" onReading={() => change({ vin: "" })} onFound={(found) => change({ vin: found })} />
       {isWhole && error ? <Notice text={errorWords(error)} action={{ label: "Try again", onPress: retry }} /> : null}
       {report ? <VinFindings report={report} onMeant={(meant) => change({ vin: meant })} /> : null}
       {vin.length > 0 && vin.length !== VIN_LENGTH ? (
         <Button
           kind="quiet"
           label="It has another length: go on by hand"
-          onPress={() => change({ carWay: "hand", serial: draft.vin.trim() })}
+          onPress={() => change({ carWay: "hand", serial: search.vin.trim() })}
         />
       ) : null}
       {isReadable && isUnchecked ? (

@@ -4,7 +4,7 @@ import { useState } from "react";
 import { StyleSheet, View } from "react-native";
 import { showVehicle } from "@mechanon/core";
 import { routes, type KnownVehicle, type Vehicle, type VehicleGuess } from "@mechanon/contract";
-import { splitTrims, type LikelyAnswers, type Variants } from "@mechanon/core/vin";
+import type { LikelyAnswers, Variants } from "@mechanon/core/vin";
 import { call } from "../api/call";
 import { errorWords } from "../api/problem";
 import { CarFacts } from "../cars/CarFacts";
@@ -14,9 +14,9 @@ import { Field } from "../ui/Field";
 import { Notice } from "../ui/Notice";
 import { SPACE } from "../ui/theme";
 import { Words } from "../ui/Words";
-import { AskedOnce } from "../cars/AskedOnce";
 import { changesOf } from "../cars/changesOf";
-import { useDraft, type KeptCar } from "./draft";
+import { openFacts } from "../cars/openFacts";
+import { useCarSearch, type KeptCar } from "./carSearch";
 
 export interface ConfirmGuessProps {
   guess: VehicleGuess;
@@ -27,35 +27,18 @@ export interface ConfirmGuessProps {
   asksWhy?: boolean;
 }
 
-/** "This one?": nothing hangs on a car before somebody said yes to it. */
+/** "This one?": nothing hangs on a car that was looked up before somebody said yes to it. */
 export function ConfirmGuess({ guess, variants, likely, asksWhy = false }: ConfirmGuessProps) {
   const colors = useColors();
-  const { change } = useDraft();
-  const [said, setSaid] = useState<Partial<VehicleGuess>>({});
+  const { change } = useCarSearch();
   const [why, setWhy] = useState("");
-  const car = { ...guess, ...said };
-  const trims = guess.trim === null ? (variants?.trims ?? []) : splitTrims(guess.trim);
   return (
     <View style={[styles.box, { borderColor: colors.petrol }]}>
       <Words tone="muted">This one?</Words>
       <Words strong size="lead">
-        {showVehicle(car)}
+        {showVehicle(guess)}
       </Words>
-      <CarFacts car={car} />
-      <AskedOnce
-        questions={[
-          { fact: "trim", label: "Which trim?", choices: trims.length > 1 ? trims : [] },
-          { fact: "engine", label: "Which engine?", choices: guess.engine === null ? (variants?.engines ?? []) : [] },
-          { fact: "drive", label: "Which drive?", choices: guess.drive === null ? (likely?.drives ?? []) : [] },
-          {
-            fact: "transmission",
-            label: "Which transmission?",
-            choices: guess.transmission === null ? (likely?.transmissions ?? []) : [],
-          },
-        ]}
-        said={said}
-        onSay={(fact, value) => setSaid({ ...said, [fact]: value })}
-      />
+      <CarFacts car={guess} />
       {asksWhy ? (
         <Field
           label="Why keep it although it does not check?"
@@ -63,12 +46,17 @@ export function ConfirmGuess({ guess, variants, likely, asksWhy = false }: Confi
           onChangeText={setWhy}
           placeholder="Read twice from the plate at the windshield"
           maxLength={200}
+          hint="Needed before it is kept as typed"
         />
       ) : null}
       <Button
         label={asksWhy ? "Keep it as typed" : "Yes, this one"}
         disabled={asksWhy && why.trim() === ""}
-        onPress={() => change({ car: { kind: "new", guess: car, vinNote: asksWhy ? why.trim() : null } })}
+        onPress={() =>
+          change({
+            car: { kind: "new", guess, vinNote: asksWhy ? why.trim() : null, open: openFacts(guess, variants, likely) },
+          })
+        }
         testID="confirm-car"
       />
     </View>
@@ -88,14 +76,14 @@ export function ConfirmKnown({ known, newPlate }: ConfirmKnownProps) {
   // What was saved of one car says nothing of the next that is looked up.
   const vehicle = saved?.id === known.vehicle.id ? saved : known.vehicle;
   const router = useRouter();
-  const { draft, change } = useDraft();
+  const { change, caller: callerNow, onOwner } = useCarSearch();
   const { data } = useQuery({
     queryKey: ["customer", vehicle.customerId],
     queryFn: () => call(routes.getCustomer, { params: { id: vehicle.customerId } }),
   });
-  const caller = draft.known?.name ?? draft.name.trim();
-  const isCallers = draft.known?.id === vehicle.customerId;
-  const drives = people.some(({ customerId }) => customerId === draft.known?.id);
+  const caller = callerNow.name;
+  const isCallers = callerNow.id === vehicle.customerId;
+  const drives = people.some(({ customerId }) => customerId === callerNow.id);
   const keep = (then: KeptCar["then"]): void => change({ car: { kind: "kept", vehicle, then } });
   return (
     <View style={styles.plain}>
@@ -120,10 +108,13 @@ export function ConfirmKnown({ known, newPlate }: ConfirmKnownProps) {
           onPress={() => router.navigate(`/work/${id}`)}
         />
       ))}
-      {data ? (
+      {isCallers || (data && onOwner) ? (
         <Button
           label={isCallers ? "Yes, this one" : `Go on for ${customerName}`}
-          onPress={() => change({ known: data.customer, car: { kind: "kept", vehicle, then: "nothing" } })}
+          onPress={() => {
+            keep("nothing");
+            if (!isCallers && data) onOwner?.(data.customer);
+          }}
           testID="confirm-known"
         />
       ) : null}

@@ -2,6 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { StyleSheet, View } from "react-native";
 import { catalogYears, type CatalogGroup } from "@mechanon/core/vin";
+import { openFacts } from "../cars/openFacts";
 import { Button } from "../ui/Button";
 import { Choices } from "../ui/Choices";
 import { Field } from "../ui/Field";
@@ -10,28 +11,25 @@ import { SPACE } from "../ui/theme";
 import { Waiting } from "../ui/Waiting";
 import { Words } from "../ui/Words";
 import { vinClient } from "../vin/vinClient";
-import { ConfirmGuess } from "./ConfirmCar";
-import { useDraft } from "./draft";
-import { PlateFields } from "./PlateFields";
-import type { Business } from "../session/useSession";
+import { useCarSearch } from "./carSearch";
 
 const GROUPS: readonly { value: CatalogGroup; label: string }[] = [
   { value: "car", label: "Cars and light trucks" },
   { value: "motorcycle", label: "Motorcycles" },
 ];
-/** Cars that call a mechanic are mostly of these years: they are offered first. */
-const USUAL_YEARS = { from: 3, count: 20 };
+/** Cars that call a mechanic are mostly of these years, this one's included. */
+const USUAL_YEARS = 23;
 const FIRST_SHOWN = 16;
+const NOTHING_MORE = { vin: null, plate: null, region: null, trim: null, engine: null, drive: null, transmission: null, color: null }; // prettier-ignore
 
-/** Year, make and model picked from the VIN data; typing only narrows. */
-export function CarByPick({ business }: { business: Business }) {
-  const { draft } = useDraft();
+/** Year, make and model picked from the VIN data; typing only narrows. What was picked by hand needs no further yes. */
+export function CarByPick() {
+  const { search, change } = useCarSearch();
+  const { pickedYear: year, pickedMake: make } = search;
   const thisYear = new Date().getFullYear();
   const [group, setGroup] = useState<CatalogGroup>("car");
-  const [year, setYear] = useState<number | null>(null);
-  const [make, setMake] = useState<string | null>(null);
-  const [model, setModel] = useState<string | null>(null);
   const [hasAllYears, setAllYears] = useState(false);
+  const [busyWith, setBusyWith] = useState<string | null>(null);
   const makes = useQuery({
     queryKey: ["makes", year, group],
     queryFn: () => vinClient().makes(year ?? thisYear, group),
@@ -40,70 +38,64 @@ export function CarByPick({ business }: { business: Business }) {
     networkMode: "always",
     retry: false,
   });
-  const picked = year !== null && make !== null && model !== null ? { year, make, model } : null;
-  const open = useQuery({
-    queryKey: ["variants", picked],
-    queryFn: () => vinClient().variants(picked ?? { year: thisYear, make: "", model: "" }),
-    enabled: picked !== null,
-    staleTime: Infinity,
-    networkMode: "always",
-    retry: false,
-  });
-  const all = catalogYears(thisYear);
-  const years = hasAllYears ? all : all.slice(USUAL_YEARS.from, USUAL_YEARS.from + USUAL_YEARS.count);
-  if (makes.error || open.error)
+  if (makes.error)
     return (
       <Notice
-        text="The list of models is not on this phone yet, and there is no connection. Go on by hand, or try again."
-        action={{ label: "Try again", onPress: () => void (makes.error ? makes.refetch() : open.refetch()) }}
+        text="The list of models is not on this phone yet, and there is no connection. Go on with Not listed, or try again."
+        action={{ label: "Try again", onPress: () => void makes.refetch() }}
       />
     );
-  if (picked) {
-    const plate = draft.plate.trim();
-    const region = plate === "" ? null : draft.plateRegion || (business.settings.regions[0] ?? null);
-    return (
-      <View style={styles.list}>
-        <PlateFields business={business} />
-        {open.data ? (
-          <ConfirmGuess
-            guess={{ ...picked, vin: null, plate: plate || null, region, trim: null, engine: null, drive: null, transmission: null, color: null }}
-            {...open.data}
-          />
-        ) : (
-          <Waiting label="Loading the versions" />
-        )}
-        <Button kind="quiet" label="Another model" onPress={() => setModel(null)} />
-      </View>
-    ); // prettier-ignore
-  }
+  const take = async (model: string | null): Promise<void> => {
+    if (year === null || make === null) return;
+    setBusyWith(model);
+    const guess = { ...NOTHING_MORE, year, make, model };
+    // What may be said of it beyond is a help: the car is taken without it, too.
+    const known =
+      model === null
+        ? null
+        : await vinClient()
+            .variants({ year, make, model })
+            .catch(() => null);
+    change({ car: { kind: "new", guess, vinNote: null, open: openFacts(guess, known?.variants, known?.likely) } });
+  };
+  const years = catalogYears(thisYear).filter(
+    (each) => hasAllYears || (each <= thisYear && each > thisYear - USUAL_YEARS),
+  );
   return (
     <View style={styles.list}>
-      <Choices label="What kind" options={GROUPS} value={group} onChoose={setGroup} />
       {year === null ? (
         <>
-          <Words strong>Year</Words>
           <Choices
             label="Year"
             options={years.map((each) => ({ value: String(each), label: String(each) }))}
             value={null}
-            onChoose={(value) => setYear(Number(value))}
+            onChoose={(value) => change({ pickedYear: Number(value) })}
           />
           {hasAllYears ? null : <Button kind="quiet" label="Another year" onPress={() => setAllYears(true)} />}
         </>
       ) : make === null ? (
         <>
-          <Button kind="quiet" label={`${year}, another year`} onPress={() => setYear(null)} />
-          <PickOne key="make" label="Make" names={makes.data?.map((each) => each.make)} onPick={setMake} />
+          <Button kind="quiet" label={`${year}, another year`} onPress={() => change({ pickedYear: null })} />
+          <PickOne
+            key={`make ${group}`}
+            label="Make"
+            names={makes.data?.map((each) => each.make)}
+            onPick={(picked) => change({ pickedMake: picked })}
+          />
+          <Choices label="What kind" options={GROUPS} value={group} onChoose={setGroup} />
         </>
+      ) : busyWith !== null ? (
+        <Waiting label="Loading the versions" />
       ) : (
         <>
-          <Button kind="quiet" label={`${year} ${make}, another make`} onPress={() => setMake(null)} />
+          <Button kind="quiet" label={`${year} ${make}, another make`} onPress={() => change({ pickedMake: null })} />
           <PickOne
             key="model"
             label="Model"
             names={makes.data?.find((each) => each.make === make)?.models}
-            onPick={setModel}
+            onPick={(model) => void take(model)}
           />
+          <Button kind="quiet" label={`Only this is known: ${year} ${make}`} onPress={() => void take(null)} />
         </>
       )}
     </View>
@@ -150,7 +142,7 @@ function PickOne({
         onChoose={onPick}
       />
       {shown.length === 0 ? (
-        <Words tone="muted">Nothing begins with that. Go on by hand if it is not there.</Words>
+        <Words tone="muted">Nothing begins with that. If it is not there, go on with Not listed.</Words>
       ) : null}
       {shown.length < fitting.length ? (
         <Button kind="quiet" label={`${fitting.length - shown.length} more`} onPress={() => setAll(true)} />

@@ -1,0 +1,155 @@
+import { useEffect, useRef } from "react";
+import { StyleSheet, View } from "react-native";
+import { addDays, dayOf, instantAt, showDay, showTime } from "@mechanon/core";
+import { useDay, useNow, useToday } from "../day/useDay";
+import { useMe, type Business } from "../session/useSession";
+import { Choices } from "../ui/Choices";
+import { Notice } from "../ui/Notice";
+import { scrollIntoView } from "../ui/scrollIntoView";
+import { SPACE } from "../ui/theme";
+import { Waiting } from "../ui/Waiting";
+import { Words } from "../ui/Words";
+import { freeStarts } from "./freeSlots";
+import type { Slot, SlotWish } from "./slot";
+
+const DAYS_SHOWN = 6;
+const NO_DAY = "none";
+const EVENING_STARTS = [18 * 60, 19 * 60, 20 * 60];
+
+export interface SlotPickerProps {
+  business: Business;
+  wish: SlotWish;
+  slot: Slot | null;
+  /** A time belongs to its day, length and mechanic: with another of those it is to be picked anew. */
+  onChange: (picked: { wish: SlotWish; slot: Slot | null }) => void;
+  /** What is missing, told at the times. */
+  fault?: string;
+  /** The words for no visit, where that is one of the choices. */
+  noVisit?: string;
+}
+
+/** Day, the times at which a van is free on it, who, and how long. */
+export function SlotPicker({ business, wish, slot, onChange, fault, noVisit }: SlotPickerProps) {
+  const today = useToday();
+  const now = useNow();
+  const times = useRef<View>(null);
+  const day = wish.day ?? (slot ? dayOf(slot.startsAt, business.timeZone) : null);
+  const days = Array.from({ length: DAYS_SHOWN }, (_, index) => addDays(today, index));
+  if (day !== null && day > (days.at(-1) ?? day)) days.push(day);
+  const { minutes } = wish;
+  const mechanicId = useMechanicOf(business, wish);
+  const mechanics = business.people.filter(({ isMechanic }) => isMechanic);
+  useEffect(() => {
+    if (day !== null) scrollIntoView(times.current);
+  }, [day]);
+  const choose = (startsAt: string): void =>
+    onChange({
+      wish: { ...wish, day },
+      slot: {
+        mechanicId,
+        startsAt,
+        endsAt: new Date(Date.parse(startsAt) + minutes * 60_000).toISOString(),
+        dayName: day === null ? "" : shortDay(day, today),
+      },
+    });
+  return (
+    <View style={styles.list}>
+      <Choices
+        label="Day"
+        options={[
+          ...(noVisit === undefined ? [] : [{ value: NO_DAY, label: noVisit }]),
+          ...days.map((value) => ({ value, label: shortDay(value, today) })),
+        ]}
+        value={day ?? (noVisit === undefined ? null : NO_DAY)}
+        onChoose={(value) => onChange({ wish: { ...wish, day: value === NO_DAY ? null : value }, slot: null })}
+      />
+      {fault ? <Notice text={fault} /> : null}
+      {/* Its room is kept: what stands below does not move when a day is pressed. */}
+      <View ref={times} style={styles.times}>
+        {day === null ? null : (
+          <Times {...{ business, day, minutes, mechanicId, now }} value={slot?.startsAt ?? null} onChoose={choose} />
+        )}
+        {day !== null && mechanics.length > 1 ? (
+          <Choices
+            label="Mechanic"
+            options={mechanics.map(({ id, name }) => ({ value: id, label: name }))}
+            value={mechanicId}
+            onChoose={(id) => onChange({ wish: { ...wish, day, mechanicId: id }, slot: null })}
+          />
+        ) : null}
+        {day === null ? null : (
+          <Choices
+            label="Minutes"
+            options={business.settings.visitMinutes.map((value) => ({ value: String(value), label: `${value} min` }))}
+            value={String(minutes)}
+            onChoose={(value) => onChange({ wish: { ...wish, day, minutes: Number(value) }, slot: null })}
+          />
+        )}
+      </View>
+    </View>
+  );
+}
+
+/** Who is wanted; otherwise whoever is asking, if that is a mechanic. */
+function useMechanicOf(business: Business, { mechanicId }: SlotWish): string {
+  const { me } = useMe();
+  const mechanics = business.people.filter(({ isMechanic }) => isMechanic);
+  const wanted = [mechanicId, me?.id].find((id) => mechanics.some((each) => each.id === id));
+  return wanted ?? mechanics[0]?.id ?? "";
+}
+
+interface TimesProps {
+  business: Business;
+  day: string;
+  minutes: number;
+  mechanicId: string;
+  now: string;
+  value: string | null;
+  onChoose: (startsAt: string) => void;
+}
+
+/** The times of a day at which the mechanic is free. */
+function Times({ business, day, minutes, mechanicId, now, value, onChoose }: TimesProps) {
+  const { data, error, fetchStatus, refetch } = useDay(day);
+  const isUnknown = !data && (error !== null || fetchStatus === "paused");
+  // No time is offered before the day is known: the first ones could be taken.
+  if (!data && !isUnknown) return <Waiting label="Looking at the day" rows={2} />;
+  const free = freeStarts(data?.visits ?? [], mechanicId, day, minutes, business.timeZone, now);
+  const evening = EVENING_STARTS.map((minute) => instantAt(day, minute, business.timeZone)).filter(
+    (start) => start >= now,
+  );
+  return (
+    <>
+      {isUnknown ? (
+        <Notice
+          text="This day's visits could not be read, so taken times are offered too. If one is taken, you are told before anything is booked."
+          action={{ label: "Try again", onPress: () => void refetch() }}
+        />
+      ) : null}
+      {free.length === 0 ? (
+        <Words tone="muted">
+          {evening.length === 0
+            ? "No time is left on this day."
+            : "No time is free in working hours on this day; after hours:"}
+        </Words>
+      ) : null}
+      <Choices
+        label="Start"
+        options={(free.length > 0 ? free : evening).map((start) => ({
+          value: start,
+          label: start === now ? "Right now" : showTime(start, business.timeZone),
+        }))}
+        value={value}
+        onChoose={onChoose}
+        testID="slot-start"
+      />
+    </>
+  );
+}
+
+/** @example shortDay("2026-11-27", "2026-11-26") //=> "Tomorrow" */
+function shortDay(day: string, today: string): string {
+  return showDay(day, today).replace(/^(Today|Tomorrow),.*$/, "$1");
+}
+
+const styles = StyleSheet.create({ list: { gap: SPACE.m }, times: { gap: SPACE.m, minHeight: 230 } });

@@ -1,0 +1,63 @@
+import { type Ref } from "react";
+import { ScrollView, StyleSheet, View, type TextInput } from "react-native";
+import type { Business } from "../session/useSession";
+import { Button } from "../ui/Button";
+import { Field } from "../ui/Field";
+import { SPACE } from "../ui/theme";
+import { Words } from "../ui/Words";
+import { streetsLike, type StreetOffer } from "./streets";
+
+export interface StreetFieldProps {
+  business: Business;
+  street: string;
+  onType: (street: string) => void;
+  onPick: (offer: StreetOffer) => void;
+  onNext?: () => void;
+  ref?: Ref<TextInput>;
+}
+
+/** Street and number; the streets of the area it may mean stand in a row of their own, whose room is always there. */
+export function StreetField({ business, street, onType, onPick, onNext, ref }: StreetFieldProps) {
+  const offers = streetsLike(street, business.settings.streets);
+  return (
+    <View style={styles.list}>
+      <Field
+        ref={ref}
+        label="Street and number"
+        value={street}
+        onChangeText={onType}
+        onSubmitEditing={onNext}
+        submitBehavior="submit"
+        maxLength={200}
+        autoComplete="off"
+      />
+      {business.settings.streets.length > 0 ? (
+        <ScrollView
+          horizontal
+          keyboardShouldPersistTaps="handled"
+          style={styles.row}
+          contentContainerStyle={styles.chips}
+        >
+          {offers.length === 0 ? (
+            <Words size="small" tone="muted">
+              Streets you work in are offered here.
+            </Words>
+          ) : null}
+          {offers.map((offer) => (
+            <Button
+              key={offer.street.name}
+              label={`${offer.address}, ${offer.street.town}`}
+              onPress={() => onPick(offer)}
+            />
+          ))}
+        </ScrollView>
+      ) : null}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  list: { gap: SPACE.xs },
+  row: { height: 52, flexGrow: 0 },
+  chips: { gap: SPACE.s, alignItems: "center" },
+});
