@@ -161,6 +161,7 @@ export {
   type OdometerReading,
   type OdometerTrend,
 } from "./vehicles/odometer/odometerTrend";
+export { MOST_MILES, odometerDoubt, readOdometer, type OdometerDoubt } from "./vehicles/odometer/odometerDoubt";
 export { dueServices, intervalsFor, type DueService } from "./vehicles/service/dueServices";
 export { lastService, type LastService, type PartUsed } from "./vehicles/service/lastService";
 export { servicesDone } from "./vehicles/service/servicesDone";

@@ -9,6 +9,7 @@ import { Button } from "../ui/Button";
 import { Notice } from "../ui/Notice";
 import { SPACE } from "../ui/theme";
 import { IntervalFields } from "../settings/IntervalFields";
+import { intervalFault } from "../settings/intervalFault";
 import { wholeNumber } from "../settings/wholeNumber";
 import { Words } from "../ui/Words";
 import { DUE_STANDING, INTERVAL_FROM, dueWords } from "./carWords";
@@ -80,18 +81,22 @@ function Agreement({
     months: interval.months === null ? "" : String(interval.months),
   });
   const [miles, months] = [wholeNumber(typed.miles), wholeNumber(typed.months)];
-  const fits = (value: number | null, least: number, most: number): boolean =>
-    value === null || (Number.isInteger(value) && value >= least && value <= most);
-  const isSound = fits(miles, 100, 500_000) && fits(months, 1, 240);
+  const isEmpty = miles === null && months === null;
+  const isSound = intervalFault("miles", typed.miles) === null && intervalFault("months", typed.months) === null;
   return (
     <View style={styles.list}>
       <IntervalFields {...typed} onChange={(part) => setTyped({ ...typed, ...part })} />
       <Button
         label={`Agree with ${ownerName}`}
-        disabled={!isSound || (miles === null && months === null)}
+        disabled={!isSound || isEmpty}
         onPress={() => onSave({ id: interval.id, title: interval.title, miles, months })}
         testID="agree-interval"
       />
+      {isEmpty || !isSound ? (
+        <Words size="small" tone="muted">
+          {isEmpty ? "Say miles, months, or both." : "A figure above does not fit yet."}
+        </Words>
+      ) : null}
       {interval.from === "customer" ? (
         <Button
           kind="quiet"

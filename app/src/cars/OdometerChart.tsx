@@ -1,7 +1,9 @@
+import { useRouter } from "expo-router";
 import { StyleSheet, View } from "react-native";
 import Svg, { Circle, Line, Polyline } from "react-native-svg";
 import { showDate, showMiles } from "@mechanon/core";
 import type { VehicleSheet } from "@mechanon/contract";
+import { Button } from "../ui/Button";
 import { useColors } from "../ui/face";
 import { SPACE } from "../ui/theme";
 import { Words } from "../ui/Words";
@@ -13,7 +15,8 @@ const HEIGHT = 96;
 /** The odometer over the years: each reading a dot, the way on to today a dashed line. */
 export function OdometerChart({ odometer, zone }: { odometer: VehicleSheet["odometer"]; zone: string }) {
   const colors = useColors();
-  const { readings, backwards, predictedMiles } = odometer;
+  const router = useRouter();
+  const { readings, doubtful, predictedMiles } = odometer;
   const [first] = readings;
   const last = readings.at(-1);
   if (!first || !last) return <Words tone="muted">No reading yet. It comes with the first visit.</Words>;
@@ -60,10 +63,18 @@ export function OdometerChart({ odometer, zone }: { odometer: VehicleSheet["odom
           align="right"
         >{`${showDate(last.at, zone)}: ${showMiles(last.miles)}`}</Words>
       </View>
-      {backwards.map(({ miles, at }) => (
-        <Words key={at} size="small" tone="alarm">
-          {`✕ ${showMiles(miles)} on ${showDate(at, zone)} is less than before: misread, or another instrument. It is left out.`}
-        </Words>
+      {doubtful.map(({ miles, at, workOrderId, number }) => (
+        <View key={at}>
+          <Words size="small" tone="alarm">
+            {`✕ ${showMiles(miles)} on ${showDate(at, zone)} does not fit the others: misread, or another instrument. It is left out.`}
+          </Words>
+          <Button
+            kind="quiet"
+            label={`Take it back on ${number}`}
+            onPress={() => router.navigate(`/work/${workOrderId}`)}
+            style={styles.left}
+          />
+        </View>
       ))}
     </View>
   );
@@ -71,5 +82,6 @@ export function OdometerChart({ odometer, zone }: { odometer: VehicleSheet["odom
 
 const styles = StyleSheet.create({
   chart: { gap: SPACE.xs },
+  left: { alignSelf: "flex-start", paddingHorizontal: 0 },
   ends: { flexDirection: "row", justifyContent: "space-between", gap: SPACE.m, flexWrap: "wrap" },
 });

@@ -1,6 +1,6 @@
 import { useState } from "react";
 import { StyleSheet, View } from "react-native";
-import { compareTires, readTireAge, specLines, type TireAge } from "@mechanon/core";
+import { compareTires, countOf, readTireAge, specLines, type TireAge } from "@mechanon/core";
 import type { VehicleSheet } from "@mechanon/contract";
 import { useToday } from "../day/useDay";
 import { Field } from "../ui/Field";
@@ -26,6 +26,8 @@ export function TiresPart({ sheet }: { sheet: VehicleSheet }) {
   const [other, setOther] = useState("");
   const [code, setCode] = useState("");
   const comparison = original.trim() && other.trim() ? tried(() => compareTires(original, other)) : null;
+  const faultOf = (field: "original" | "other"): string | null =>
+    comparison?.path === field ? comparison.fault : null;
   const age = code.trim().length >= 3 ? tried(() => readTireAge(code, today)) : null;
   return (
     <View style={styles.list}>
@@ -35,6 +37,7 @@ export function TiresPart({ sheet }: { sheet: VehicleSheet }) {
         value={original}
         onChangeText={setOriginal}
         placeholder="215/55R17 94V"
+        error={faultOf("original")}
         maxLength={40}
         autoComplete="off"
       />
@@ -43,7 +46,7 @@ export function TiresPart({ sheet }: { sheet: VehicleSheet }) {
         value={other}
         onChangeText={setOther}
         placeholder="225/50R17 94W"
-        error={comparison?.fault}
+        error={faultOf("other")}
         maxLength={40}
         autoComplete="off"
       />
@@ -69,7 +72,7 @@ export function TiresPart({ sheet }: { sheet: VehicleSheet }) {
       />
       {age?.value ? (
         <Words tone={age.value.standing === "good" ? "ink" : "alarm"}>
-          {`Made in week ${age.value.week} of ${age.value.year}: ${Math.floor(age.value.ageMonths / 12)} years and ${age.value.ageMonths % 12} months old, ${AGE_WORDS[age.value.standing]}.`}
+          {`Made in week ${age.value.week} of ${age.value.year}: ${countOf(Math.floor(age.value.ageMonths / 12), "year")} and ${countOf(age.value.ageMonths % 12, "month")} old, ${AGE_WORDS[age.value.standing]}.`}
         </Words>
       ) : null}
     </View>

@@ -45,12 +45,12 @@ describe("a car", () => {
     open({
       due: DUE,
       later: [{ workOrderId: "w", number: 1001, jobId: "j", libraryJobId: null, title: "Wiper blades", at: AT, thenCents: 4120, nowCents: null }],
-      odometer: { readings: [{ miles: 50_000, at: "2025-05-01T17:00:00.000Z" }, { miles: 62_000, at: AT }], backwards: [{ miles: 900, at: AT }], milesPerYear: 12_000, predictedMiles: 66_000 },
+      odometer: { readings: [{ miles: 50_000, at: "2025-05-01T17:00:00.000Z", workOrderId: "order-1", number: 1001 }, { miles: 62_000, at: AT, workOrderId: "order-1", number: 1001 }], doubtful: [{ miles: 900, at: AT, workOrderId: "order-1", number: 1001 }], milesPerYear: 12_000, predictedMiles: 66_000 },
     }); // prettier-ignore
     expect(await screen.findByText("✕ Overdue: Oil and filter")).toBeTruthy();
     expect(screen.getByText("$41.20 then; price it anew")).toBeTruthy();
     expect(screen.getByText("12,000 mi a year, about 66,000 mi today")).toBeTruthy();
-    expect(screen.getByText(/900 mi on .* is less than before/)).toBeTruthy();
+    expect(screen.getByText(/900 mi on .* does not fit the others/)).toBeTruthy();
     fireEvent.press(screen.getAllByRole("button", { name: "Maren Oyelaran" })[0]!);
     expect(visited).toEqual(["/customers/customer-1"]);
   });
@@ -231,9 +231,9 @@ describe("words about a car", () => {
     expect(dueWords({ ...DUE[0]!, last: null, standing: "unknown" }, "UTC")).toMatch(/not known when it was last done/);
   });
   it("say the odometer with what is known of it", () => {
-    const none = { readings: [], backwards: [], milesPerYear: null, predictedMiles: null };
+    const none = { readings: [], doubtful: [], milesPerYear: null, predictedMiles: null };
     expect(odometerLine(none)).toBe("Never read");
-    expect(odometerLine({ ...none, readings: [{ miles: 61_240, at: AT }], predictedMiles: 61_300 })).toBe("61,240 mi");
+    expect(odometerLine({ ...none, readings: [{ miles: 61_240, at: AT, workOrderId: "order-1", number: 1001 }], predictedMiles: 61_300 })).toBe("61,240 mi");
     expect(putOffWords({ workOrderId: "w", number: 1, jobId: "j", libraryJobId: null, title: "x", at: AT, thenCents: 100, nowCents: 100 })).toBe("$1.00, as then");
   });
 }); // prettier-ignore

@@ -1,7 +1,7 @@
 import { StyleSheet, View } from "react-native";
 import { Field } from "../ui/Field";
 import { SPACE } from "../ui/theme";
-import { wholeNumber } from "./wholeNumber";
+import { intervalFault } from "./intervalFault";
 
 export interface IntervalFieldsProps {
   /** As typed. */
@@ -15,14 +15,14 @@ export interface IntervalFieldsProps {
 /** How often a service is due: by miles, by months, or by whichever comes first. */
 export function IntervalFields({ miles, months, onChange, of }: IntervalFieldsProps) {
   const label = (unit: string): string => (of === undefined ? unit : `${unit}, ${of}`);
-  const fault = (typed: string): string | null => (Number.isNaN(wholeNumber(typed)) ? "a whole number" : null);
+
   return (
     <View style={styles.row}>
       <Field
         label={label("Miles")}
         value={miles}
         onChangeText={(typed) => onChange({ miles: typed })}
-        error={fault(miles)}
+        error={intervalFault("miles", miles)}
         inputMode="numeric"
         maxLength={7}
         style={styles.grow}
@@ -31,7 +31,7 @@ export function IntervalFields({ miles, months, onChange, of }: IntervalFieldsPr
         label={label("Months")}
         value={months}
         onChangeText={(typed) => onChange({ months: typed })}
-        error={fault(months)}
+        error={intervalFault("months", months)}
         inputMode="numeric"
         maxLength={3}
         style={styles.grow}

@@ -17,6 +17,7 @@ import { Waiting } from "../ui/Waiting";
 import { Words } from "../ui/Words";
 import { IntervalFields } from "./IntervalFields";
 import { useSettingsList } from "./useSettingsList";
+import { intervalFault } from "./intervalFault";
 import { wholeNumber } from "./wholeNumber";
 
 /** Services as they are typed; what is open is empty. */
@@ -54,10 +55,15 @@ function Services({ business }: { business: Business }) {
     say(null);
     setServices(services.map((service) => (service.id === id ? { ...service, ...part } : service)));
   };
-  const fits = (typed: string): boolean => !Number.isNaN(wholeNumber(typed));
   const save = async (): Promise<void> => {
-    if (!services.every(({ miles, months }) => fits(miles) && fits(months)))
-      return say({ kind: "fault", text: "A figure above is no whole number. Nothing was saved; put it right." });
+    const wrong = services.find(
+      ({ miles, months }) => intervalFault("miles", miles) !== null || intervalFault("months", months) !== null,
+    );
+    if (wrong)
+      return say({
+        kind: "fault",
+        text: `How often ${wrong.title || "a service"} is due does not fit yet. Nothing was saved; put it right.`,
+      });
     const intervals = services.map((service) => ({
       ...service,
       miles: wholeNumber(service.miles),

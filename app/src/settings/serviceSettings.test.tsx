@@ -29,7 +29,7 @@ it("changes how often a service is due; nothing typed is as the spec sheet says"
 it("sends nothing while a figure is none, and says at which", () => {
   const server = open();
   fireEvent.changeText(screen.getByLabelText("Miles, Oil and filter"), "a lot");
-  expect(screen.getByText("✕ a whole number")).toBeTruthy();
+  expect(screen.getByText("✕ whole miles from 100 to 500,000, or empty")).toBeTruthy();
   fireEvent.press(screen.getByTestId("save-services"));
   expect(screen.getByText(/Nothing was saved; put it right/)).toBeTruthy();
   expect(server.asked).toEqual([]);

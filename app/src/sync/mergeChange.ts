@@ -11,8 +11,9 @@ export function mergeChange(known: WorkOrderView | undefined, change: WorkOrderC
   if (known && known.revision >= change.revision) return known;
   if (change.fromRevision === 0 && !known) return opened(change);
   if (known?.revision !== change.fromRevision) return null;
-  const { customer, vehicle } = change.parties ?? known;
-  return { ...known, revision: change.revision, state: { ...known.state, ...change.state }, customer, vehicle };
+  const { customer, vehicle, odometerBefore } = change.parties ?? known;
+  const state = { ...known.state, ...change.state };
+  return { ...known, revision: change.revision, state, customer, vehicle, odometerBefore };
 }
 
 /** A work order that was only now opened: nothing but its state is there yet. */

@@ -115,6 +115,7 @@ export function viewSample(over: Partial<WorkOrderView> = {}): WorkOrderView {
     visits: [],
     messages: [],
     requests: [],
+    odometerBefore: [],
     receiptLinks: [],
     ...over,
   };
@@ -165,7 +166,7 @@ export function carSheetSample(over: Partial<VehicleSheet> = {}): VehicleSheet {
   return {
     vehicle: vehicleSample(), owner: { id: "customer-1", name: "Maren Oyelaran" }, people: [], moves: [], openWork: [], later: [],
     lastService: { oil: null, oilFilter: null, pressures: null },
-    odometer: { readings: [], backwards: [], milesPerYear: null, predictedMiles: null },
+    odometer: { readings: [], doubtful: [], milesPerYear: null, predictedMiles: null },
     specs: null, corrections: [], due: [], pastWork: [], pastWorkCount: 0, ...over,
   }; // prettier-ignore
 }

@@ -21,6 +21,7 @@ import { SPACE } from "../ui/theme";
 import { Words } from "../ui/Words";
 import { addFromLibrary } from "./addFromLibrary";
 import { GRADE_LOOK } from "./gradeLook";
+import { OdometerField } from "./OdometerField";
 import type { Business } from "../session/useSession";
 
 const GRADE_OPTIONS = GRADES.map((value) => ({ value, ...GRADE_LOOK[value] }));
@@ -36,7 +37,7 @@ export function CheckPart({ view, business }: { view: WorkOrderView; business: B
     );
   return (
     <View style={styles.list}>
-      <Odometer key={state.odometerMiles?.value ?? "none"} view={view} />
+      <OdometerField view={view} />
       <Pressures view={view} />
       {points.map((point) => (
         <Point key={point.id} point={point} view={view} business={business} />
@@ -83,27 +84,6 @@ function Pressures({ view }: { view: WorkOrderView }) {
         }}
       />
     </View>
-  );
-}
-
-function Odometer({ view }: { view: WorkOrderView }) {
-  const [typed, setTyped] = useState(String(view.state.odometerMiles?.value ?? ""));
-  const miles = Number(typed.replace(/[,\s]/g, ""));
-  const isFit = typed.trim() !== "" && Number.isInteger(miles) && miles >= 0 && miles <= 2_000_000;
-  const save = (): void => {
-    if (isFit && miles !== view.state.odometerMiles?.value)
-      sendCommand(view.state.id, { type: "recordOdometer", miles });
-  };
-  return (
-    <Field
-      label="Odometer, miles"
-      inputMode="numeric"
-      value={typed}
-      onChangeText={setTyped}
-      onBlur={save}
-      onSubmitEditing={save}
-      error={typed.trim() === "" || isFit ? null : "miles are a whole number, at most 2,000,000"}
-    />
   );
 }
 

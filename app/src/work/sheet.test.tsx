@@ -4,6 +4,7 @@ import type { WorkOrderView } from "@mechanon/contract";
 import { BUSINESS, fakeServer, givenCommands, problemReply, resetSync, show } from "../testing/harness";
 import { jobSample, stateSample, viewSample, visitSample } from "../testing/samples";
 import { visited } from "../testing/router";
+import { useUnsavedForms } from "../unsaved/useUnsaved";
 import { CheckPart } from "./CheckPart";
 import { Concerns } from "./Concerns";
 import { Context } from "./Context";
@@ -83,6 +84,52 @@ describe("the check", () => {
     fireEvent.changeText(field, "88,120");
     fireEvent(field, "blur");
     expect(given()).toMatchObject([{ type: "recordOdometer", miles: 88120 }]);
+  });
+  describe("the odometer of a car read before", () => {
+    const before = { odometerBefore: [{ miles: 61_000, at: AT }] };
+    const read = (typed: string): void => {
+      const field = screen.getByLabelText("Odometer, miles");
+      fireEvent.changeText(field, typed);
+      fireEvent(field, "blur");
+    };
+    afterEach(() => useUnsavedForms.setState({ forms: {} }));
+
+    it("asks about ten times as many, and takes what was meant", () => {
+      show(<CheckPart view={view({}, before)} business={BUSINESS} />);
+      read("612500");
+      expect(screen.getByText(/61,000 mi were read on .* Is it 612,500 mi now\?/)).toBeTruthy();
+      expect(given()).toEqual([]);
+      fireEvent.press(screen.getByRole("button", { name: "It is 61,250 mi" }));
+      expect(given()).toMatchObject([{ type: "recordOdometer", miles: 61_250 }]);
+    });
+    it.each(["6100", "60999", "0"])("asks about %s, and takes it from who is sure", (typed) => {
+      show(<CheckPart view={view({}, before)} business={BUSINESS} />);
+      read(typed);
+      fireEvent.press(screen.getByTestId("odometer-sure"));
+      expect(given()).toMatchObject([{ type: "recordOdometer", miles: Number(typed) }]);
+    });
+    it("does not read 1e5 as a number, nor drop what waits for an answer when one leaves", () => {
+      show(<CheckPart view={view({}, before)} business={BUSINESS} />);
+      read("1e5");
+      expect(screen.getByText(/miles are a whole number/)).toBeTruthy();
+      read("610000");
+      screen.unmount();
+      show(<CheckPart view={view({}, before)} business={BUSINESS} />);
+      expect(screen.getByLabelText("Odometer, miles")).toHaveDisplayValue("610000");
+      expect(screen.getByText(/Is it 610,000 mi now/)).toBeTruthy();
+      fireEvent.press(screen.getByRole("button", { name: "Not read after all" }));
+      expect(given()).toEqual([]);
+      expect(screen.getByLabelText("Odometer, miles")).toHaveDisplayValue("");
+    });
+    it("takes a wrong one back with a reason", () => {
+      const odometerMiles = { value: 610_000, at: AT };
+      const taken = { value: 1, at: AT, reason: "Of another car", by: "me", takenBackAt: AT };
+      show(<CheckPart view={view({ odometerMiles, odometerTakenBack: [taken] }, before)} business={BUSINESS} />);
+      expect(screen.getByText("1 mi was taken back: Of another car")).toBeTruthy();
+      fireEvent.press(screen.getByRole("button", { name: "That reading was wrong: 610,000 mi" }));
+      fireEvent.press(screen.getByRole("radio", { name: "Misread" }));
+      expect(given()).toMatchObject([{ type: "takeBackOdometer", miles: 610_000, reason: "Misread" }]);
+    });
   });
 });
 

@@ -47,7 +47,9 @@ const dueService = z.object({
   standing: z.enum(["overdue", "soon", "later", "unknown"]),
 });
 
-const reading = z.object({ miles: z.number().int(), at: z.string() });
+export const odometerReading = z.object({ miles: z.number().int(), at: z.string() });
+/** With the work order it was written down on, where it can be taken back. */
+const reading = odometerReading.extend({ workOrderId: z.string(), number: z.number().int() });
 
 /** A car with all that hangs on it. */
 export const vehicleSheet = z.object({
@@ -64,7 +66,7 @@ export const vehicleSheet = z.object({
   }),
   odometer: z.object({
     readings: z.array(reading),
-    backwards: z.array(reading),
+    doubtful: z.array(reading),
     milesPerYear: z.number().nullable(),
     predictedMiles: z.number().nullable(),
   }),

@@ -10,6 +10,7 @@ import {
 import { idField, idParams, instantField } from "../fields";
 import { customer } from "../customers/customer";
 import { route } from "../route";
+import { odometerReading } from "../vehicles/sheet";
 import { vehicle } from "../vehicles/vehicle";
 import { workOrderSummary } from "./summary";
 
@@ -69,6 +70,8 @@ export const workOrderView = z
       }),
     ),
     requests: z.array(openRequest),
+    /** What the car's odometer showed on other work orders, oldest first. */
+    odometerBefore: z.array(odometerReading).default([]),
     /** Links to its receipt that were sent and can be opened still. */
     receiptLinks: z.array(z.object({ sentTo: z.string(), at: z.string(), endsAt: z.string() })).default([]),
   })
@@ -85,7 +88,13 @@ export const workOrderChange = z
     revision: z.number().int(),
     state: workOrderState.partial(),
     /** Where customer or car became another; null: both are as they were. */
-    parties: z.object({ customer: customer.nullable(), vehicle: vehicle.nullable() }).nullable(),
+    parties: z
+      .object({
+        customer: customer.nullable(),
+        vehicle: vehicle.nullable(),
+        odometerBefore: z.array(odometerReading).default([]),
+      })
+      .nullable(),
   })
   .meta({ id: "WorkOrderChange" });
 export type WorkOrderChange = z.infer<typeof workOrderChange>;

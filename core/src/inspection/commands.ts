@@ -10,6 +10,12 @@ const recordOdometer = z.strictObject({
   type: z.literal("recordOdometer"),
   miles: z.number().int().min(0).max(2_000_000),
 });
+const takeBackOdometer = z.strictObject({
+  type: z.literal("takeBackOdometer"),
+  /** The reading that was wrong; another one stays. */
+  miles: z.number().int(),
+  reason: words(200).min(1),
+});
 const recordPressures = z.strictObject({
   type: z.literal("recordPressures"),
   frontPsi: z.number().min(1).max(150),
@@ -34,6 +40,15 @@ export const inspectionRules = {
     schema: recordOdometer,
     kind: "fact",
     apply: (_state, { miles }, { at }) => ({ odometerMiles: { value: miles, at } }),
+  }),
+  takeBackOdometer: rule({
+    schema: takeBackOdometer,
+    kind: "intention",
+    apply({ odometerMiles, odometerTakenBack = [] }, { miles, reason }, { at, actor }) {
+      if (odometerMiles?.value !== miles) throw new Refusal<InspectionRefusal>("odometer/not-found");
+      const takenBack = { ...odometerMiles, reason, by: actor.id, takenBackAt: at };
+      return { odometerMiles: null, odometerTakenBack: [...odometerTakenBack, takenBack] };
+    },
   }),
   recordPressures: rule({
     schema: recordPressures,

@@ -21,6 +21,10 @@ export type Finding = z.infer<typeof finding>;
 /** What was found on the car. */
 export const inspectionSlice = z.object({
   odometerMiles: z.object({ value: z.number().int(), at: instant }).nullable(),
+  /** Readings that were wrong, with why; absent where there are none. */
+  odometerTakenBack: z
+    .array(z.object({ value: z.number().int(), at: instant, reason: z.string(), by: z.string(), takenBackAt: instant }))
+    .optional(),
   /** As they were set, in psi. */
   pressures: z.object({ frontPsi: z.number(), rearPsi: z.number(), at: instant }).nullable(),
   findings: z.array(finding),

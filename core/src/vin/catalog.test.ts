@@ -10,10 +10,10 @@ it("goes from next year back to where VINs begin", () => {
   const years = catalogYears(2026);
   expect([years[0], years.at(-1), years.length]).toEqual([2027, 1981, 47]);
 });
-it("has makes and models of a year, without trailers, each kind by itself", () => {
+it("has makes and models of a year, the likeliest first, without trailers, each kind by itself", () => {
   expect(catalogMakes(table, 2018, "car")).toEqual([
     { make: "Tern", models: ["Curlew", "Sandpiper", "Sandpiper GT"] },
-    { make: "Heron", models: ["Bittern", "Hauler", "Stilt"] },
+    { make: "Heron", models: ["Hauler", "Bittern", "Stilt"] },
   ]);
   expect(catalogMakes(table, 2018, "motorcycle")).toEqual([{ make: "Heron", models: ["Wader"] }]);
   expect(catalogMakes(table, 2005, "car").find(({ make }) => make === "Tern")?.models).toContain("Old Sandpiper");

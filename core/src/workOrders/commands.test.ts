@@ -2,6 +2,7 @@ import fc from "fast-check";
 import { run, start, yes } from "../testing/sampleWorkOrder";
 import { FULL_ACTOR } from "../testing/sampleWorkOrder";
 import { clientWorkOrderCommand, ruleOf, workOrderCommand, workOrderRules, type WorkOrderCommand } from "./commands";
+import { workOrderState } from "./state";
 import { REFUSAL_CODES, conflictWords, isRefusalCode, refusalWords } from "./refusals";
 
 const UUID = "01900000-0000-7000-8000-000000000001";
@@ -55,6 +56,17 @@ it("leaves every slice that a command did not change the same object", () => {
     (key) => after[key as keyof typeof after] !== before[key as keyof typeof before],
   );
   expect(changed).toEqual(["odometerMiles"]);
+});
+
+it("takes a wrong odometer reading back with why, and no other than the one that was meant", () => {
+  const wrong = run(start(), { type: "recordOdometer", miles: 610_000 });
+  const takenBack = run(wrong, { type: "takeBackOdometer", miles: 610_000, reason: "Misread" });
+  expect(takenBack).toMatchObject({ odometerMiles: null, odometerTakenBack: [{ value: 610_000, reason: "Misread" }] });
+  expect(workOrderState.parse(takenBack)).toEqual(takenBack);
+  const again = run(takenBack, { type: "recordOdometer", miles: 61_000 });
+  expect(() => run(again, { type: "takeBackOdometer", miles: 610_000, reason: "Misread" })).toThrow(
+    "odometer/not-found",
+  );
 });
 
 it("has words for every refusal, and knows which codes are refusals", () => {

@@ -99,7 +99,7 @@ describe("whose car it is", () => {
   });
 
   it("moves with its history to another; bills stay with the old owner; a repeat changes nothing", async () => {
-    const { customer: ingrid, vehicles } = await customerOf("Delphine Marsh");
+    const { customer: ingrid, vehicles } = await customerOf("Oskar Brandvold");
     const [car] = vehicles;
     if (!car) throw new Error("no car");
     const { customer: teodor } = await customerOf("Teodor Vance");
@@ -109,8 +109,8 @@ describe("whose car it is", () => {
     expect(await move()).toMatchObject({ status: 200, body: { customerId: teodor.id, version: car.version + 1 } });
     const sheet = await sheetOf(car.id);
     expect(sheet.owner.name).toBe("Teodor Vance");
-    expect(sheet.moves).toMatchObject([{ fromName: "Delphine Marsh", toName: "Teodor Vance", by: "Odile Farrow" }]);
-    expect(sheet.pastWork).toMatchObject([{ customerName: "Delphine Marsh" }]);
+    expect(sheet.moves).toMatchObject([{ fromName: "Oskar Brandvold", toName: "Teodor Vance", by: "Odile Farrow" }]);
+    expect(sheet.pastWork).toMatchObject([{ customerName: "Oskar Brandvold" }]);
     const pageFrom = async (from: number) => (await odile.get<{ workOrders: object[] }>(`/api/vehicles/${car.id}/work?from=${from}`)).body.workOrders; // prettier-ignore
     expect(await pageFrom(0)).toEqual(sheet.pastWork);
     expect(await pageFrom(1)).toEqual([]);
@@ -138,6 +138,39 @@ describe("whose car it is", () => {
 });
 
 describe("what comes along with a car", () => {
+  it("trusts no odometer because it is the newest, tells each work order what was read before, and takes one back", async () => {
+    const car = await carOf("Oskar Brandvold");
+    const { id: orderId } = await findOrder(odile, "Oskar Brandvold");
+    const view = async (): Promise<WorkOrderView> =>
+      (await odile.get<WorkOrderView>(`/api/work-orders/${orderId}`)).body;
+    const open = (): Promise<unknown> =>
+      odile.send("POST", `/api/work-orders/${second}/commands`, {
+        commands: [
+          {
+            id: uuid(),
+            at: new Date().toISOString(),
+            command: { type: "openWorkOrder", customerId: car.customerId, vehicleId: car.id, concerns: [] },
+          },
+        ],
+      });
+    const second = uuid();
+    await open();
+    expect((await odile.get<WorkOrderView>(`/api/work-orders/${second}`)).body.odometerBefore).toMatchObject([
+      { miles: 88_102 },
+    ]);
+    await sendCommand(odile, second, { type: "recordOdometer", miles: 881_020 });
+    expect((await view()).odometerBefore).toMatchObject([{ miles: 881_020 }]);
+    expect((await sheetOf(car.id)).odometer).toMatchObject({
+      readings: [{ miles: 88_102, workOrderId: orderId }],
+      doubtful: [{ miles: 881_020, workOrderId: second }],
+    });
+    await sendCommand(odile, second, { type: "takeBackOdometer", miles: 881_020, reason: "Misread" });
+    expect((await sheetOf(car.id)).odometer.doubtful).toEqual([]);
+    expect((await odile.get<WorkOrderView>(`/api/work-orders/${second}`)).body.state.odometerTakenBack).toMatchObject([
+      { reason: "Misread" },
+    ]);
+  });
+
   it("has last oil, filter and pressures, the odometer's trend, and work put off then and now", async () => {
     const car = await carOf("Maren Oyelaran");
     const sheet = await sheetOf(car.id);

@@ -45,7 +45,9 @@ export async function vehicleSheet(
   ]); // prettier-ignore
   const states = work.map(({ state }) => state);
   const trend = odometerTrend(
-    states.flatMap(({ odometerMiles: read }) => (read ? [{ miles: read.value, at: read.at }] : [])),
+    work.flatMap(({ id: workOrderId, number, state: { odometerMiles: read } }) =>
+      read ? [{ miles: read.value, at: read.at, workOrderId, number }] : [],
+    ),
   );
   const intervals = intervalsFor(row.specs?.intervals ?? [], settings.intervals, owner.details.serviceIntervals);
   const at = now.toISOString();

@@ -14,6 +14,18 @@ type Stored = Readonly<Record<string, unknown>>;
 /** Requests that never reached the other side are told of for a day. */
 const LAPSED_SHOWN = "1 day";
 
+/** So many of a car's readings tell what the next one may be. */
+const MOST_READINGS = 60;
+
+/** What a car's odometer showed on other work orders, oldest first. */
+function odometerBefore(businessId: string, vehicleId: string, workOrderId: string): string {
+  return `(select coalesce(json_agg(read.reading order by read.reading->>'at'), '[]') from (
+    select json_build_object('miles', (o.state->'odometerMiles'->>'value')::int, 'at', o.state->'odometerMiles'->>'at') as reading
+    from work_orders o where o.business_id = ${businessId} and o.vehicle_id = ${vehicleId} and o.id <> ${workOrderId}
+      and jsonb_typeof(o.state->'odometerMiles') = 'object'
+    order by o.opened_at desc limit ${MOST_READINGS}) read)`;
+}
+
 /** Everything a sheet shows, in one statement. */
 const VIEW = `
   select w.number, w.revision, w.state,
@@ -31,6 +43,7 @@ const VIEW = `
          where l.business_id = r.business_id and l.request_id = r.id)) order by r.asked_at), '[]')
        from external_requests r where r.business_id = w.business_id and r.work_order_id = w.id
          and (r.status = 'asked' or r.status = 'lapsed' and r.asked_at > now() - interval '${LAPSED_SHOWN}')) as requests,
+    ${odometerBefore("w.business_id", "w.vehicle_id", "w.id")} as "odometerBefore",
     ${RECEIPT_LINKS_JSON} as "receiptLinks"
   from work_orders w
   left join customers c on c.business_id = w.business_id and c.id = w.customer_id
@@ -42,6 +55,7 @@ interface ViewRow extends Pick<WorkOrderView, "number" | "revision" | "messages"
   customer: (CustomerColumns & { mergedInto: string | null }) | null;
   receiptLinks: { sentTo: string; at: string }[];
   visits: Stored[];
+  odometerBefore: WorkOrderView["odometerBefore"];
 }
 
 /** A work order as this person may see it, with all its sheet shows. @throws {AppError} `work-order/not-found`. */
@@ -61,6 +75,7 @@ export async function viewWorkOrder(
     visits: row.visits.map(upgradeVisit),
     messages: row.messages,
     requests: row.requests,
+    odometerBefore: row.odometerBefore,
     receiptLinks: row.receiptLinks.length === 0 ? [] : await openLinks(rules, scope, row.receiptLinks),
   };
 }
@@ -82,7 +97,8 @@ async function liveCustomer(scope: Scope, customer: ViewRow["customer"]): Promis
 const PARTIES = `
   select (select json_build_object('id', c.id, 'kind', c.kind, 'name', c.name, 'details', c.details, 'version', c.version,
       'createdAt', iso(c.created_at), 'erasedAt', iso(c.erased_at)) from customers c where c.business_id = $1 and c.id = $2) as customer,
-    (select ${VEHICLE_JSON} from vehicles v where v.business_id = $1 and v.id = $3) as vehicle`;
+    (select ${VEHICLE_JSON} from vehicles v where v.business_id = $1 and v.id = $3) as vehicle,
+    ${odometerBefore("$1", "$3", "$4")} as "odometerBefore"`;
 
 /** What commands changed of a work order, for a device that has it as it was before; null when nothing was. */
 export async function changeOf(
@@ -109,12 +125,16 @@ export async function changeOf(
 async function partiesOf(
   db: Deps["db"],
   { businessId }: Scope,
-  { customerId, vehicleId }: WorkOrderState,
+  { id, customerId, vehicleId }: WorkOrderState,
 ): Promise<NonNullable<WorkOrderChange["parties"]>> {
-  const [row] = await askPrepared<{ customer: CustomerColumns | null; vehicle: Vehicle | null }>(db, PARTIES, [
-    businessId,
-    customerId,
-    vehicleId,
-  ]);
-  return { customer: row?.customer ? toCustomer(row.customer) : null, vehicle: row?.vehicle ?? null };
+  const [row] = await askPrepared<{
+    customer: CustomerColumns | null;
+    vehicle: Vehicle | null;
+    odometerBefore: WorkOrderView["odometerBefore"];
+  }>(db, PARTIES, [businessId, customerId, vehicleId, id]);
+  return {
+    customer: row?.customer ? toCustomer(row.customer) : null,
+    vehicle: row?.vehicle ?? null,
+    odometerBefore: row?.odometerBefore ?? [],
+  };
 }

@@ -17,7 +17,32 @@ it("leaves out a reading that goes backwards, and says so", () => {
     { miles: 5_200, at: at("2025-07-01") },
     { miles: 50_000, at: at("2025-01-01") },
   ]);
-  expect(trend).toMatchObject({ milesPerYear: 12_008, backwards: [{ miles: 5_200 }] });
+  expect(trend).toMatchObject({ milesPerYear: 12_008, doubtful: [{ miles: 5_200 }] });
+});
+
+it("trusts no reading because it is the newest, and goes by what fits once there are more", () => {
+  const wrong = { miles: 610_000, at: at("2026-11-26") };
+  const right = [
+    { miles: 49_000, at: at("2025-11-20") },
+    { miles: 61_000, at: at("2026-11-26") },
+  ];
+  expect(odometerTrend([...right, wrong])).toMatchObject({ readings: right, doubtful: [wrong] });
+  const next = { miles: 61_400, at: at("2026-12-10") };
+  expect(odometerTrend([...right, wrong, next])).toMatchObject({ readings: [...right, next], doubtful: [wrong] });
+});
+
+it("goes over to another instrument once more readings side with it", () => {
+  const old = [
+    { miles: 98_000, at: at("2025-01-01") },
+    { miles: 99_000, at: at("2025-03-01") },
+  ];
+  const renewed = [
+    { miles: 20, at: at("2025-04-01") },
+    { miles: 900, at: at("2025-05-01") },
+    { miles: 2_100, at: at("2025-07-01") },
+  ];
+  expect(odometerTrend([...old, ...renewed.slice(0, 2)]).readings).toEqual(old);
+  expect(odometerTrend([...old, ...renewed]).readings).toEqual(renewed);
 });
 
 it("says nothing from one reading or from two of one week, and takes the usual miles then", () => {
@@ -50,7 +75,7 @@ it("never predicts less than was read, whatever the readings", () => {
       ),
       (readings) => {
         const trend = odometerTrend(readings);
-        expect(trend.readings.length + trend.backwards.length).toBe(readings.length);
+        expect(trend.readings.length + trend.doubtful.length).toBe(readings.length);
         expect(predictMiles(trend, "2026-06-01T00:00:00.000Z")).toBeGreaterThanOrEqual(trend.readings.at(-1)?.miles ?? 0);
       },
     ),

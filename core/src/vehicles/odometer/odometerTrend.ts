@@ -1,4 +1,5 @@
 import { DateTime } from "luxon";
+import { couldFollow } from "./couldFollow";
 
 /** One reading of an odometer. */
 export interface OdometerReading {
@@ -8,11 +9,11 @@ export interface OdometerReading {
 }
 
 /** How a car is driven, from its readings. */
-export interface OdometerTrend {
+export interface OdometerTrend<R extends OdometerReading = OdometerReading> {
   /** Readings that fit together, oldest first. */
-  readings: OdometerReading[];
-  /** Readings lower than an earlier one: misread, or another instrument. */
-  backwards: OdometerReading[];
+  readings: R[];
+  /** Readings that do not fit those: misread, or of another instrument. Oldest first. */
+  doubtful: R[];
   /** null: too few readings, or too close to each other. */
   milesPerYear: number | null;
 }
@@ -22,21 +23,44 @@ export const USUAL_MILES_PER_YEAR = 12_000;
 const FEWEST_DAYS = 30;
 const DAYS_PER_YEAR = 365.25;
 
-/** The miles a year between the first and the last reading that fit together. */
-export function odometerTrend(all: readonly OdometerReading[]): OdometerTrend {
+/**
+ * The most readings that fit together, and the miles a year from the first to the last of them. None is trusted because
+ * it is the newest: of two that do not fit together the earlier counts, until later ones side with the other.
+ */
+export function odometerTrend<R extends OdometerReading>(all: readonly R[]): OdometerTrend<R> {
   const sorted = [...all].sort((a, b) => (a.at < b.at ? -1 : 1));
-  const readings: OdometerReading[] = [];
-  const backwards: OdometerReading[] = [];
-  for (const reading of sorted) {
-    const last = readings.at(-1);
-    (last && reading.miles < last.miles ? backwards : readings).push(reading);
-  }
+  const readings = longestFitting(sorted);
+  const fitting = new Set<R>(readings);
   const [first] = readings;
   const last = readings.at(-1);
   const days = first && last ? daysBetween(first.at, last.at) : 0;
   const milesPerYear =
     first && last && days >= FEWEST_DAYS ? Math.round(((last.miles - first.miles) / days) * DAYS_PER_YEAR) : null;
-  return { readings, backwards, milesPerYear };
+  return { readings, doubtful: sorted.filter((reading) => !fitting.has(reading)), milesPerYear };
+}
+
+/** The longest chain of readings of which each could follow the one before; of equally long ones that which ends first. */
+function longestFitting<R extends OdometerReading>(sorted: readonly R[]): R[] {
+  const chains: { length: number; before: number }[] = [];
+  let best = -1;
+  for (const [place, reading] of sorted.entries()) {
+    const chain = { length: 1, before: -1 };
+    for (const [earlier, { length }] of chains.entries()) {
+      const from = sorted[earlier];
+      if (from && length >= chain.length && couldFollow(from, reading)) {
+        chain.length = length + 1;
+        chain.before = earlier;
+      }
+    }
+    chains.push(chain);
+    if (chain.length > (chains[best]?.length ?? 0)) best = place;
+  }
+  const found: R[] = [];
+  for (let place = best; place >= 0; place = chains[place]?.before ?? -1) {
+    const reading = sorted[place];
+    if (reading) found.unshift(reading);
+  }
+  return found;
 }
 
 /**

@@ -1,4 +1,5 @@
-import { readTireSize, type TireSize } from "./tireSize";
+import type { TireSize } from "./tireSize";
+import { readTypedTire } from "./typedTire";
 
 /** How another tire size compares with a car's own. */
 export interface TireComparison {
@@ -27,11 +28,11 @@ const SHOWN_MPH = 60;
 
 /**
  * Compares two tire sizes.
- * @throws {CalcError} `unreadable` for a size that is none; its path is the field.
+ * @throws {CalcError} `unreadable` for a size that is none; its path is `original` or `other`.
  */
 export function compareTires(originalSize: string, otherSize: string): TireComparison {
-  const original = readTireSize({ size: originalSize });
-  const other = readTireSize({ size: otherSize });
+  const original = readTypedTire(originalSize, "original");
+  const other = readTypedTire(otherSize, "other");
   const ratio = other.diameterMm / original.diameterMm;
   const percent = round((ratio - 1) * 100, 1);
   const load = difference(other.loadKg, original.loadKg);
