@@ -40,6 +40,8 @@ export { accessAt, accessLine, mainPhone, mainPlace, mayText, textPhone } from "
 export { ERASED, visitWithoutPerson, workOrderWithoutPerson } from "./workOrders/withoutPerson";
 export { soundsLike } from "./customers/soundsLike";
 export { streetKey } from "./customers/street";
+export { withoutFormulaGuard } from "./transfer/cells";
+export { guessByContents, isHeadless } from "./transfer/guessByContents";
 export { IMPORT_FIELDS, guessColumns, type ImportField } from "./transfer/importFields";
 export { readImportRow, type ImportedCar, type ImportedRow } from "./transfer/readImportRow";
 export { matchMarks, type Mark } from "./search/matchMarks";

@@ -4,6 +4,7 @@ import type { Sequelize, Transaction } from "sequelize";
 export interface NewVehicle {
   id: string;
   vin: string | null;
+  vinNote: string | null;
   plate: string | null;
   plateKey: string | null;
   region: string | null;
@@ -57,16 +58,17 @@ export async function insertVehicles(
   vehicles: readonly (NewVehicle & { customerId: string })[],
   transaction: Transaction,
 ): Promise<void> {
-  const records = vehicles.map(({ customerId, plateKey, unitNumber, ...vehicle }) => ({
+  const records = vehicles.map(({ customerId, plateKey, unitNumber, vinNote, ...vehicle }) => ({
     ...vehicle,
     unit_number: unitNumber,
+    vin_note: vinNote,
     customer_id: customerId,
     plate_key: plateKey,
   }));
   await db.query(
-    `insert into vehicles (business_id, id, customer_id, vin, plate, plate_key, region, year, make, model, color, unit_number)
-     select $1, id, customer_id, vin, plate, plate_key, region, year, make, model, color, unit_number
-     from jsonb_to_recordset($2::jsonb) as car(id uuid, customer_id uuid, vin text, plate text, plate_key text, region text, year int, make text, model text, color text, unit_number text)`,
+    `insert into vehicles (business_id, id, customer_id, vin, vin_note, plate, plate_key, region, year, make, model, color, unit_number)
+     select $1, id, customer_id, vin, vin_note, plate, plate_key, region, year, make, model, color, unit_number
+     from jsonb_to_recordset($2::jsonb) as car(id uuid, customer_id uuid, vin text, vin_note text, plate text, plate_key text, region text, year int, make text, model text, color text, unit_number text)`,
     { bind: [businessId, JSON.stringify(records)], transaction },
   );
 }

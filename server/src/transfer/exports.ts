@@ -1,19 +1,21 @@
 import type { Response } from "express";
-import { mainPlace, showPhone } from "@mechanon/core";
+import { showPhone } from "@mechanon/core";
 import type { Customer, Vehicle } from "@mechanon/contract";
 import Papa from "papaparse";
-import { Op } from "sequelize";
+import { Op, QueryTypes, type Sequelize } from "sequelize";
 import { CustomerRow, VehicleRow } from "../db/models";
 import { toCustomer } from "../customers/toCustomer";
 import type { Scope } from "../scope";
 import { toVehicle } from "../vehicles/toVehicle";
+import { customerHeadings, customerLine, type Widths } from "./customerCsv";
 import { toVcard } from "./vcard";
 
 const PAGE = 500;
-type Line = (string | null | undefined)[];
+export type Line = (string | null | undefined)[];
 interface Page {
   customers: Customer[];
   vehicles: Vehicle[];
+  widths: Widths;
 }
 
 /** The files customers leave in; their headings are those an import knows. */
@@ -21,7 +23,11 @@ export const EXPORTS = {
   customers: {
     file: "customers.csv",
     type: "text/csv",
-    lines: ({ customers }: Page) => csv(CUSTOMER_HEADINGS, customers.map(customerLine)),
+    lines: ({ customers, widths }: Page) =>
+      csv(
+        customerHeadings(widths),
+        customers.map((customer) => customerLine(customer, widths)),
+      ),
   },
   contacts: {
     file: "contacts.csv",
@@ -39,6 +45,7 @@ export const EXPORTS = {
 /** Sends all customers, or those named, page by page. */
 export async function sendExport(
   res: Response,
+  db: Sequelize,
   { businessId }: Scope,
   what: keyof typeof EXPORTS,
   ids: readonly string[] | undefined,
@@ -47,6 +54,7 @@ export async function sendExport(
   res.attachment(file).type(`${type}; charset=utf-8`);
   // Table programs take a file without this mark for their own encoding.
   if (type === "text/csv") res.write("\uFEFF");
+  const widths = what === "customers" ? await widthsOf(db, businessId) : NO_WIDTHS;
   let after = "";
   for (let isFirst = true; ; isFirst = false) {
     const rows = await CustomerRow.findAll({
@@ -63,7 +71,7 @@ export async function sendExport(
       where: { businessId, customerId: rows.map(({ id }) => id) },
       order: ["id"],
     });
-    const text = lines({ customers: rows.map(toCustomer), vehicles: vehicles.map(toVehicle) });
+    const text = lines({ customers: rows.map(toCustomer), vehicles: vehicles.map(toVehicle), widths });
     // Each page brings its headings; only the first ones stay.
     res.write(isFirst || type !== "text/csv" ? text : text.slice(text.indexOf("\r\n") + 2));
     after = rows.at(-1)?.id ?? "";
@@ -72,9 +80,31 @@ export async function sendExport(
   res.end();
 }
 
-const CUSTOMER_HEADINGS = ["Name", "Business", "Phone", "Phone 2", "Phone 3", "Email", "Email 2", "Street", "Town", "State", "Postcode", "Gate code", "Dog", "Access notes", "Tax exemption", "Found us by", "Notes"]; // prettier-ignore
-const CONTACT_HEADINGS = ["Customer", "Phone", "Contact", "Contact role", "Contact phone", "Contact email"];
+const NO_WIDTHS: Widths = { phones: 0, emails: 0, sites: 0, contacts: 0 };
+
+/** So many columns the customers of a business need, one of each kind at least. */
+async function widthsOf(db: Sequelize, businessId: string): Promise<Widths> {
+  const most = (list: string): string => `greatest(1, coalesce(max(jsonb_array_length(details->'${list}')), 0))::int`;
+  const [widths] = await db.query<Widths>(
+    `select ${most("phones")} as phones, ${most("emails")} as emails, ${most("serviceAddresses")} as sites,
+       ${most("contacts")} as contacts
+     from customers where business_id = $1 and merged_into is null and erased_at is null`,
+    { bind: [businessId], type: QueryTypes.SELECT },
+  );
+  return widths ?? NO_WIDTHS;
+}
+
+const CONTACT_HEADINGS = [
+  "Mechanon id",
+  "Customer",
+  "Phone",
+  "Contact",
+  "Contact role",
+  "Contact phone",
+  "Contact email",
+];
 const CAR_HEADINGS = [
+  "Mechanon id",
   "Customer",
   "Phone",
   "VIN",
@@ -92,9 +122,10 @@ const CAR_HEADINGS = [
  * with + or - is none.
  * @see OWASP, CSV injection
  */
-const FORMULA = /^\s*[=@\uFF1D\uFF20\uFF0B\uFF0D]|^[\t\r\n]|^\s*[+-](?![\d\s().-]*(?:ext\. \d+)?$)/;
+const FORMULA =
+  /^'+\s*[=+\-@\uFF1D\uFF20\uFF0B\uFF0D]|^\s*[=@\uFF1D\uFF20\uFF0B\uFF0D]|^[\t\r\n]|^\s*[+-](?![\d\s().-]*(?:ext\. \d+)?$)/;
 
-function csv(headings: readonly string[], lines: readonly Line[]): string {
+export function csv(headings: readonly string[], lines: readonly Line[]): string {
   const data = lines.map((line) => line.map((cell) => cell ?? ""));
   const text = Papa.unparse({ fields: [...headings], data }, { escapeFormulae: FORMULA });
   return data.length === 0 ? `${headings.join(",")}\r\n` : `${text}\r\n`;
@@ -105,21 +136,9 @@ function phoneText(customer: Pick<Customer, "phones">, index: number): string {
   return phone ? showPhone(phone.number, phone.extension) : "";
 }
 
-function customerLine(customer: Customer): Line {
-  const { kind, name, emails, taxExemption, foundUsBy, notes, serviceAddresses } = customer;
-  const place = mainPlace(customer);
-  const access = serviceAddresses[0]?.access;
-  const phones = [0, 1, 2].map((index) => phoneText(customer, index));
-  const isBusiness = kind === "business";
-  return [
-    isBusiness ? "" : name, isBusiness ? name : "", ...phones, emails[0]?.address, emails[1]?.address,
-    place?.street, place?.town, place?.region, place?.postcode, access?.gateCode, access?.dog, access?.note, taxExemption?.number, foundUsBy, notes,
-  ]; // prettier-ignore
-}
-
 function contactLines(customer: Customer): Line[] {
   return customer.contacts.map(({ name, role, phone, email }) =>
-    [customer.name, phoneText(customer, 0), name, role, phone ? showPhone(phone.number, phone.extension) : "", email],
+    [customer.id, customer.name, phoneText(customer, 0), name, role, phone ? showPhone(phone.number, phone.extension) : "", email],
   ); // prettier-ignore
 }
 
@@ -128,6 +147,6 @@ function carLines({ customers, vehicles }: Page): Line[] {
   return vehicles.flatMap(({ customerId, vin, plate, region, year, make, model, color, unitNumber }) => {
     const customer = byId.get(customerId);
     if (!customer) return [];
-    return [[customer.name, phoneText(customer, 0), vin, plate, region, year === null ? "" : String(year), make, model, color, unitNumber]];
+    return [[customer.id, customer.name, phoneText(customer, 0), vin, plate, region, year === null ? "" : String(year), make, model, color, unitNumber]];
   }); // prettier-ignore
 }

@@ -5,6 +5,7 @@ import {
   normalizePlate,
   readImportRow,
   surelySameKeys,
+  wordsOf,
   type Compared,
   type CustomerDetails,
   type ImportedCar,
@@ -15,7 +16,7 @@ import type { Sequelize } from "sequelize";
 import { v7 as uuid } from "uuid";
 import { sureCandidates } from "../customers/likely";
 import type { NewVehicle } from "../customers/insertCustomers";
-import { CustomerRow, VehicleRow, type ImportFile, type ImportRow } from "../db/models";
+import { CustomerRow, ImportRow, VehicleRow, type ImportFile } from "../db/models";
 import { cleanVin } from "@mechanon/core/vin";
 
 /** A row with what becomes of it. */
@@ -62,11 +63,17 @@ export async function planRows(
     raw: true,
   });
   const index = new KeptIndex(kept);
+  const own = await ownRecords(
+    businessId,
+    sound.flatMap(({ read }) => read.ownId ?? []),
+  );
   return reads.map(({ row, read }): PlannedRow => {
     const remarks = [...read.remarks, ...raggedRemark(file, row)];
     if (read.fault !== null)
       return { row, read, outcome: "fault", remarks: [read.fault, ...remarks], known: null, joinsRow: null };
-    const joinsRow = doubles === "add" ? null : seen.meet(row.row, surelySameKeys(comparedOf(read)));
+    const itself = doubles === "add" || read.ownId === null ? null : ownOf(read, own);
+    const keys = [...(itself ? [`id ${itself.id}`] : []), ...surelySameKeys(comparedOf(read))];
+    const joinsRow = doubles === "add" ? null : seen.meet(row.row, keys);
     if (joinsRow !== null)
       return {
         row,
@@ -76,11 +83,40 @@ export async function planRows(
         known: null,
         joinsRow,
       };
-    const known = doubles === "add" ? null : index.sameAs(read);
+    const known = doubles === "add" ? null : (itself ?? index.sameAs(read));
     if (known === null) return { row, read, outcome: "new", remarks, known, joinsRow };
     const outcome = doubles === "skip" ? "skips" : "fills";
     return { row, read, outcome, remarks: [`kept already: ${known.name}`, ...remarks], known, joinsRow };
   });
+}
+
+/** The records of ours that a file written by us names, by that name; one merged since leads to the kept one. */
+async function ownRecords(businessId: string, ids: readonly string[]): Promise<Map<string, CustomerRow>> {
+  const found = new Map<string, CustomerRow>();
+  if (ids.length === 0) return found;
+  let wanted = new Map(ids.map((id) => [id, [id]]));
+  while (wanted.size > 0) {
+    const rows = await CustomerRow.findAll({
+      where: { businessId, id: [...wanted.keys()], erasedAt: null },
+      raw: true,
+    });
+    const further = new Map<string, string[]>();
+    for (const row of rows) {
+      const names = wanted.get(row.id) ?? [];
+      if (row.mergedInto === null) for (const name of names) found.set(name, row);
+      else further.set(row.mergedInto, [...(further.get(row.mergedInto) ?? []), ...names]);
+    }
+    wanted = further;
+  }
+  return found;
+}
+
+/** The record a row says it is; not where the row is about somebody else by now, its number copied along. */
+function ownOf(read: ImportedRow, own: ReadonlyMap<string, CustomerRow>): CustomerRow | null {
+  const row = own.get(read.ownId ?? "");
+  if (!row) return null;
+  const isSameName = wordsOf(row.name).join(" ") === wordsOf(read.name).join(" ");
+  return isSameName || likenesses(comparedOf(read), { name: row.name, ...row.details }).length > 0 ? row : null;
 }
 
 /** Kept customers by what they can be told the same by. */
@@ -131,38 +167,65 @@ export function joinedDetails(before: CustomerDetails, read: ImportedRow): Custo
   return withIds(mergedDetails(before, read.details));
 }
 
-/** The cars of rows that are not kept yet, by row; a plate without its state is taken for one of the home state. */
-export async function newCars(
+/** The cars rows bring. */
+export interface CarsOfRows {
+  /** Not kept yet, by row. */
+  fresh: Map<number, NewVehicle>;
+  /** Kept since an earlier import brought them, by row: they stay as long as one of the two does. */
+  broughtBefore: Map<number, string>;
+}
+
+/** The cars of rows; a plate without its state is taken for one of the home state. */
+export async function carsOfRows(
   businessId: string,
   planned: readonly PlannedRow[],
   homeRegion: string,
   taken: Set<string>,
-): Promise<Map<number, NewVehicle>> {
-  const cars = planned.flatMap(({ row, read }) =>
-    read.car ? [{ row: row.row, car: toNewVehicle(read.car, homeRegion) }] : [],
+): Promise<CarsOfRows> {
+  const cars = planned.flatMap(({ row, read, known }) =>
+    read.car ? [{ row: row.row, car: toNewVehicle(read.car, homeRegion), ownerId: known?.id ?? null }] : [],
   );
-  const kept = await VehicleRow.findAll({
-    attributes: ["vin", "region", "plateKey"],
-    where: { businessId, vin: cars.flatMap(({ car }) => car.vin ?? []) },
-  });
-  const keptByPlate = await VehicleRow.findAll({
-    attributes: ["vin", "region", "plateKey"],
+  const attributes = ["id", "customerId", "vin", "region", "plateKey", "year", "make", "model"];
+  const [byVin, byPlate, ofOwners] = await Promise.all([
+    VehicleRow.findAll({ attributes, where: { businessId, vin: cars.flatMap(({ car }) => car.vin ?? []) } }),
     // The state belongs to it: plates are kept in order of both.
-    where: {
-      businessId,
-      region: [...new Set(cars.flatMap(({ car }) => car.region ?? []))],
-      plateKey: cars.flatMap(({ car }) => car.plateKey ?? []),
-    },
-  });
-  const keys = new Set([...kept, ...keptByPlate].flatMap(carKeys));
+    VehicleRow.findAll({
+      attributes,
+      where: {
+        businessId,
+        region: [...new Set(cars.flatMap(({ car }) => car.region ?? []))],
+        plateKey: cars.flatMap(({ car }) => car.plateKey ?? []),
+      },
+    }),
+    VehicleRow.findAll({ attributes, where: { businessId, customerId: cars.flatMap(({ ownerId }) => ownerId ?? []) } }),
+  ]);
+  const kept = new Map([
+    ...[...byVin, ...byPlate].flatMap((row) => carKeys(row).map((key) => [key, row.id] as const)),
+    ...ofOwners.map((row) => [nameKeyOf(row, row.customerId), row.id] as const),
+  ]);
   const fresh = new Map<number, NewVehicle>();
-  for (const { row, car } of cars) {
-    const own = carKeys(car);
-    if (own.some((key) => keys.has(key) || taken.has(key))) continue;
+  const met = new Map<number, string>();
+  for (const { row, car, ownerId } of cars) {
+    const codes = carKeys(car);
+    // A car without VIN and plate is told from the owner's others by its name alone.
+    const own = codes.length > 0 || ownerId === null ? codes : [nameKeyOf(car, ownerId)];
+    const keptId = own.map((key) => kept.get(key)).find((id) => id !== undefined);
+    if (keptId !== undefined) met.set(row, keptId);
+    if (keptId !== undefined || own.some((key) => taken.has(key))) continue;
     for (const key of own) taken.add(key);
     fresh.set(row, car);
   }
-  return fresh;
+  const brought = await ImportRow.findAll({
+    attributes: ["vehicleId"],
+    where: { businessId, vehicleId: [...met.values()], applied: true },
+    raw: true,
+  });
+  const isBrought = new Set(brought.map(({ vehicleId }) => vehicleId));
+  return { fresh, broughtBefore: new Map([...met].filter(([, id]) => isBrought.has(id))) };
+}
+
+function nameKeyOf({ year, make, model }: Pick<NewVehicle, "year" | "make" | "model">, ownerId: string): string {
+  return `${ownerId} ${[year, make, model].join(" ").toLowerCase()}`;
 }
 
 function toNewVehicle(car: ImportedCar, homeRegion: string): NewVehicle {

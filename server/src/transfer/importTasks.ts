@@ -7,7 +7,7 @@ import { CustomerRow, ImportFile, ImportRow } from "../db/models";
 import { insertCustomers, insertVehicles } from "../customers/insertCustomers";
 import type { Deps } from "../scope";
 import { indexCustomers, indexOutdated } from "../search/indexCustomers";
-import { SeenRows, joinedDetails, newCars, planRows, withIds, type PlannedRow } from "./importRows";
+import { SeenRows, carsOfRows, joinedDetails, planRows, withIds, type CarsOfRows, type PlannedRow } from "./importRows";
 import { samplesOf } from "./readCsv";
 import { readInThread } from "./readInThread";
 import { undoRows } from "./undoImport";
@@ -107,9 +107,9 @@ async function applyRows({ db, rules }: Parts, file: ImportFile): Promise<void> 
   const homeRegion = settings.regions[0] ?? "";
   const seen = new SeenRows();
   const takenCars = new Set<string>();
-  const plan = async (rows: ImportRow[]): Promise<{ planned: PlannedRow[]; cars: FreshCars }> => {
+  const plan = async (rows: ImportRow[]): Promise<{ planned: PlannedRow[]; cars: CarsOfRows }> => {
     const planned = await planRows(db, file, rows, seen);
-    return { planned, cars: await newCars(businessId, planned, homeRegion, takenCars) };
+    return { planned, cars: await carsOfRows(businessId, planned, homeRegion, takenCars) };
   };
   await eachBatch(
     file,
@@ -127,8 +127,6 @@ async function applyRows({ db, rules }: Parts, file: ImportFile): Promise<void> 
   const columns = file.columns.map(({ heading }) => ({ heading, samples: [] }));
   await file.update({ status: "done", doneCount: file.rowCount, bytes: Buffer.alloc(0), columns });
 }
-
-type FreshCars = Awaited<ReturnType<typeof newCars>>;
 
 /** What was done with a row, so that it can be taken back. */
 interface Done {
@@ -148,19 +146,19 @@ async function applyBatch(
   db: Deps["db"],
   file: ImportFile,
   planned: readonly PlannedRow[],
-  cars: FreshCars,
+  cars: CarsOfRows,
   transaction: Transaction,
 ): Promise<string[]> {
   const { businessId } = file;
   const made = planned
     .filter(({ outcome }) => outcome === "new")
     .map(({ row, read }) => {
-      const car = cars.get(row.row);
+      const car = cars.fresh.get(row.row);
       const { kind, name } = read;
       return { row: row.row, id: uuid(), kind, name, details: withIds(read.details), vehicles: car ? [car] : [] };
     });
   await insertCustomers(db, businessId, made, transaction);
-  const done: Done[] = made.map(({ row, id, vehicles }) => ({ row, outcome: "new", customer_id: id, vehicle_id: vehicles[0]?.id ?? null, before: null, version_after: 1 })); // prettier-ignore
+  const done: Done[] = made.map(({ row, id, vehicles }) => ({ row, outcome: "new", customer_id: id, vehicle_id: vehicles[0]?.id ?? cars.broughtBefore.get(row) ?? null, before: null, version_after: 1 })); // prettier-ignore
   const idOfRow = new Map(made.map(({ row, id }) => [row, id]));
   const rest = planned.filter(({ outcome }) => outcome !== "new");
   const earlier = await customersOfRows(
@@ -175,7 +173,7 @@ async function applyBatch(
   done.push(...filled);
   for (const plan of rest)
     if (plan.outcome === "fault" || plan.outcome === "skips")
-      done.push({ row: plan.row.row, outcome: plan.outcome, customer_id: plan.known?.id ?? null, vehicle_id: null, before: null, version_after: null }); // prettier-ignore
+      done.push({ row: plan.row.row, outcome: plan.outcome, customer_id: plan.known?.id ?? null, vehicle_id: cars.broughtBefore.get(plan.row.row) ?? null, before: null, version_after: null }); // prettier-ignore
   await noteRows(db, file, done, transaction);
   return [...made.map(({ id }) => id), ...filled.flatMap(({ customer_id: id }) => id ?? [])];
 }
@@ -186,7 +184,7 @@ async function fillCustomers(
   { businessId }: ImportFile,
   fills: readonly PlannedRow[],
   targetOf: (plan: PlannedRow) => string | null,
-  cars: FreshCars,
+  cars: CarsOfRows,
   transaction: Transaction,
 ): Promise<Done[]> {
   const ids = [...new Set(fills.flatMap((plan) => targetOf(plan) ?? []))];
@@ -212,9 +210,9 @@ async function fillCustomers(
     const before = target.details;
     target.details = joinedDetails(before, plan.read);
     target.version += 1;
-    const car = cars.get(plan.row.row);
+    const car = cars.fresh.get(plan.row.row);
     if (car) fresh.push({ ...car, customerId });
-    done.push({ row: plan.row.row, outcome: plan.outcome, customer_id: customerId, vehicle_id: car?.id ?? null, before, version_after: target.version }); // prettier-ignore
+    done.push({ row: plan.row.row, outcome: plan.outcome, customer_id: customerId, vehicle_id: car?.id ?? cars.broughtBefore.get(plan.row.row) ?? null, before, version_after: target.version }); // prettier-ignore
   }
   await db.query(
     `update customers set details = p.details, version = p.version, search_version = 0

@@ -1,4 +1,5 @@
-import { VCARD_COLUMNS, readVcards } from "./readVcard";
+import { readVcards } from "./readVcard";
+import { VCARD_COLUMNS } from "./vcardColumns";
 import { readCsv, type Table } from "./readCsv";
 import { textOf } from "./readText";
 

@@ -25,8 +25,12 @@ export function transferRoutes(mounting: Mounting, { db }: Deps): void {
     }),
   );
   mounting.route(routes.undoImport, ({ scope, params }) => nextStep(db, scope, params.id, "undoing", async () => ({})));
-  mounting.route(routes.exportCustomersCsv, ({ scope, query, res }) => sendExport(res, scope, "customers", query.ids));
-  mounting.route(routes.exportContactsCsv, ({ scope, query, res }) => sendExport(res, scope, "contacts", query.ids));
-  mounting.route(routes.exportCarsCsv, ({ scope, query, res }) => sendExport(res, scope, "cars", query.ids));
-  mounting.route(routes.exportVcards, ({ scope, query, res }) => sendExport(res, scope, "vcards", query.ids));
+  mounting.route(routes.exportCustomersCsv, ({ scope, query, res }) =>
+    sendExport(res, db, scope, "customers", query.ids),
+  );
+  mounting.route(routes.exportContactsCsv, ({ scope, query, res }) =>
+    sendExport(res, db, scope, "contacts", query.ids),
+  );
+  mounting.route(routes.exportCarsCsv, ({ scope, query, res }) => sendExport(res, db, scope, "cars", query.ids));
+  mounting.route(routes.exportVcards, ({ scope, query, res }) => sendExport(res, db, scope, "vcards", query.ids));
 }

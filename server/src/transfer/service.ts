@@ -5,6 +5,7 @@ import { AppError } from "../http/errors";
 import type { Scope } from "../scope";
 import { IMPORT_TASK } from "./importTasks";
 import { guessEncoding } from "./readText";
+import { kindOfNoText } from "./kindOfNoText";
 
 const MOST_LISTED = 10;
 const ROWS_PAGE = 50;
@@ -20,11 +21,11 @@ export async function startImport(
   const { businessId, actor } = scope;
   if (bytes.length === 0)
     throw new AppError("import/unreadable", "The file is empty. Nothing was brought in; pick another one.");
-  const isBinary = bytes.subarray(0, 4).toString("latin1") === "PK\u0003\u0004" || bytes.subarray(0, 5).toString("latin1") === "%PDF-"; // prettier-ignore
-  if (isBinary)
+  const kind = kindOfNoText(bytes);
+  if (kind !== null)
     throw new AppError(
       "import/unreadable",
-      "This is a spreadsheet, an archive or a PDF. Nothing was brought in; save it as CSV or vCard first.",
+      `This is ${kind}, whatever its name says. Nothing was brought in; save it as CSV or vCard first.`,
     );
   await db.transaction(async (transaction) => {
     const encoding = guessEncoding(bytes);

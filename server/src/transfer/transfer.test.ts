@@ -219,7 +219,7 @@ describe("vCards", () => {
       name: "Wilma Ostrander",
       phones: [{ number: "+13605550231", label: "Mobile" }],
       serviceAddresses: [{ place: { street: "3 Ebb Court", postcode: "98099" } }],
-      contacts: [{ name: "Ivo Ostrander", role: "spouse" }],
+      contacts: [{ name: "Ivo Ostrander", role: "Spouse" }],
       notes: "Gate sticks, push",
     });
     expect((await sheetOf("pike"))?.customer).toMatchObject({ kind: "business", name: "Pike Electric", contacts: [{ name: "Orla Pike" }] }); // prettier-ignore
@@ -244,12 +244,15 @@ describe("CSV out", () => {
       skipEmptyLines: true,
     });
     const maren = data.find(({ Name }) => Name === "Maren Oyelaran");
-    expect(maren).toMatchObject({ Phone: "(360) 555-0111", Street: "18 Heron Landing", "Gate code": "4410" });
+    expect(maren).toMatchObject({
+      Phone: "(360) 555-0111",
+      "Site street": "18 Heron Landing",
+      "Site gate code": "4410",
+    });
     const checked = await check(await read(customers), "skip");
     expect(checked.mapping).not.toContain(null);
-    // Of a name alone nobody can say whose it is.
-    const fresh = (await rowsOf(checked.id)).filter(({ outcome }) => outcome !== "skips").map(({ name }) => name);
-    expect(fresh).toEqual(["One Chosen"]);
+    // Also who has nothing but a name is known again, by the number of the record.
+    expect((await rowsOf(checked.id)).filter(({ outcome }) => outcome !== "skips").map(({ name }) => name)).toEqual([]);
     const cars = (await odile.get<string>("/api/exports/cars.csv")).body;
     expect(cars).toContain("1HGCV1F34KA048217,LRK1204,WA,2019,Honda,Accord,Gray");
     expect(cars).toContain("2014,Dodge,Grand Caravan,White,2\r\n");
@@ -263,7 +266,7 @@ describe("CSV out", () => {
     const { body } = await odile.get<string>(`/api/exports/customers.csv?ids=${id}`);
     const lines = body.trim().split("\r\n");
     expect(lines).toHaveLength(2);
-    expect(lines[1]).toMatch(/^"?'=cmd/);
+    expect(lines[1]).toMatch(/^[^,]+,"?'=cmd/);
     expect(lines[1]).toContain(",+353 1 555 0177");
     expect((await odile.get<{ code: string }>("/api/exports/customers.csv?ids=x")).body.code).toBe("request/invalid");
     for (const [name, isEscaped] of [
@@ -277,8 +280,65 @@ describe("CSV out", () => {
       const own = uuid();
       await odile.post("/api/customers", { id: own, name }, { "Idempotency-Key": own });
       const [, line] = (await odile.get<string>(`/api/exports/customers.csv?ids=${own}`)).body.trim().split("\r\n");
-      expect([name, /^"?'/.test(line ?? "")]).toEqual([name, isEscaped]);
+      expect([name, /^[^,]+,"?'/.test(line ?? "")]).toEqual([name, isEscaped]);
     }
+  });
+});
+
+describe("two imports of the same people", () => {
+  const FIRST =
+    "Name,Phone,Email,Plate\nOona Brae,360 555 0241,oona@example.com,OON0241\nPiet Brae,360 555 0242,,PIE0242";
+  const SECOND =
+    "Name,Phone,Email,Plate\nOona Brae,360 555 0241,oona.work@example.com,OON0241\nPiet Brae,360 555 0242,,PIE0242";
+  const plates = async (typed: string): Promise<(string | null)[] | undefined> =>
+    (await sheetOf(typed))?.vehicles.map(({ plate }) => plate);
+
+  it.each(["fill", "skip"] as const)(
+    "undone in either order lose nothing that the other brought (%s)",
+    async (doubles) => {
+      const first = await bringIn(FIRST);
+      const second = await bringIn(SECOND, doubles);
+      await step(first.id, "undo");
+      expect(await plates("oona brae")).toEqual(["OON0241"]);
+      expect((await sheetOf("piet brae"))?.customer.phones).toHaveLength(1);
+      await step(second.id, "undo");
+      expect([await sheetOf("oona brae"), await sheetOf("piet brae"), await sheetOf("OON0241")]).toEqual([
+        undefined,
+        undefined,
+        undefined,
+      ]);
+
+      const again = await bringIn(FIRST);
+      const over = await bringIn(SECOND, doubles);
+      await step(over.id, "undo");
+      expect(await plates("oona brae")).toEqual(["OON0241"]);
+      expect((await sheetOf("oona brae"))?.customer.emails).toHaveLength(1);
+      await step(again.id, "undo");
+      expect(await sheetOf("oona brae")).toBeUndefined();
+    },
+  );
+});
+
+describe("a file of what no table is", () => {
+  it.each([
+    ["people.csv", Buffer.from([0xff, 0xd8, 0xff, 0xe0, 0, 16, 0x4a, 0x46]), "This is a picture"],
+    ["zeros.csv", Buffer.from(Array.from({ length: 300 }, (_, at) => (at % 7 === 0 ? 0 : 65))), "This is no text"],
+  ])("%s is refused at once, with what it is", async (name, bytes, words) => {
+    const { status, body } = await upload(bytes, name);
+    expect([status, body.detail]).toEqual([422, expect.stringContaining(words)]);
+  });
+  it("a quote that is not closed fails with where it is, and brings nothing in", async () => {
+    const rows = Array.from(
+      { length: 60 },
+      (_, index) => `Quoted Person${index},360 557 0${100 + index},1 Kelp St,Larkhaven,WA`,
+    );
+    rows[9] = `"${rows[9]}`;
+    const file = await read(["Name,Phone,Street,Town,State", ...rows].join("\n"));
+    expect(file).toMatchObject({
+      status: "failed",
+      problem: expect.stringContaining("from about line 11 on, one field goes over 51 lines") as unknown,
+    });
+    expect(await sheetOf("Quoted Person3")).toBeUndefined();
   });
 });
 

@@ -41,7 +41,11 @@ async function undoBatch(
   transaction: Transaction,
 ): Promise<void> {
   const carIds = rows.flatMap(({ vehicleId }) => vehicleId ?? []);
-  const worked = await usedIds(db, businessId, "vehicle_id", carIds, transaction);
+  const importId = rows[0]?.importId ?? "";
+  const worked = new Set([
+    ...(await usedIds(db, businessId, "vehicle_id", carIds, transaction)),
+    ...(await otherImports(businessId, importId, "vehicleId", carIds, true, transaction)),
+  ]);
   await VehicleRow.destroy({
     where: { businessId, id: carIds.filter((id) => !worked.has(id)), version: 1 },
     transaction,
@@ -49,10 +53,15 @@ async function undoBatch(
   const kept = new Set<number>();
   const changed = await restoreFilled(db, businessId, rows, kept, transaction);
   const made = rows.filter(({ outcome }) => outcome === "new");
+  // Whom an import made that is undone already, and who stayed because of this one.
+  const others = rows.flatMap(({ outcome, customerId }) => (outcome === "new" ? [] : (customerId ?? [])));
+  const left = await otherImports(businessId, importId, "customerId", others, false, transaction, "new");
+  const candidates = [...made.flatMap(({ customerId }) => customerId ?? []), ...left];
+  const needed = await otherImports(businessId, importId, "customerId", candidates, true, transaction);
   const gone = await removable(
     db,
     businessId,
-    made.flatMap(({ customerId }) => customerId ?? []),
+    candidates.filter((id) => !needed.has(id)),
     transaction,
   );
   for (const { row, customerId } of made) if (customerId !== null && !gone.has(customerId)) kept.add(row);
@@ -61,7 +70,7 @@ async function undoBatch(
   await db.query(
     `update import_rows set applied = false, remarks = case when row = any($4::int[]) then remarks || array['kept'] else remarks end
      where business_id = $1 and import_id = $2 and row = any($3::int[])`,
-    { bind: [businessId, rows[0]?.importId, rows.map(({ row }) => row), [...kept]], transaction },
+    { bind: [businessId, importId, rows.map(({ row }) => row), [...kept]], transaction },
   );
 }
 
@@ -132,6 +141,31 @@ async function removable(
     ...merged.flatMap(({ mergedInto }) => mergedInto ?? []),
   ]);
   return new Set(untouched.map(({ id }) => id).filter((id) => !held.has(id)));
+}
+
+/** Which of these rows of other imports name that stand (`applied`), or that were taken out again. */
+async function otherImports(
+  businessId: string,
+  importId: string,
+  column: "vehicleId" | "customerId",
+  ids: readonly string[],
+  applied: boolean,
+  transaction: Transaction,
+  outcome?: "new",
+): Promise<Set<string>> {
+  const rows = await ImportRow.findAll({
+    attributes: [column],
+    where: {
+      businessId,
+      importId: { [Op.ne]: importId },
+      [column]: [...ids],
+      applied,
+      ...(outcome ? { outcome } : {}),
+    },
+    transaction,
+    raw: true,
+  });
+  return new Set(rows.flatMap((row) => row[column] ?? []));
 }
 
 /** Which of these a work order is for. */
