@@ -44,7 +44,9 @@ export { withoutFormulaGuard } from "./transfer/cells";
 export { guessByContents, isHeadless } from "./transfer/guessByContents";
 export { IMPORT_FIELDS, guessColumns, type ImportField } from "./transfer/importFields";
 export { readImportRow, type ImportedCar, type ImportedRow } from "./transfer/readImportRow";
+export { differingMarks } from "./search/differingMarks";
 export { matchMarks, type Mark } from "./search/matchMarks";
+export { mayBeHeardAs, soundKeys } from "./search/soundKeys";
 export { FEWEST_NEAR, isNearMiss, isOneEditAway, shapesOf } from "./search/nearMiss";
 export { LOCAL_PHONE_DIGITS, phoneKeys, readSearch, vinKey, type SearchQuery } from "./search/searchQuery";
 export {
@@ -53,6 +55,7 @@ export {
   searchTerms,
   type KeyKind,
   type SearchTerms,
+  type SearchedCustomer,
   type SearchedVehicle,
   type WordField,
 } from "./search/searchTerms";

@@ -1,5 +1,5 @@
 import { StyleSheet, View } from "react-native";
-import { carMarks, mainPhone, matchMarks, readSearch, showPhone, showVehicle } from "@mechanon/core";
+import { carMarks, differingMarks, mainPhone, matchMarks, readSearch, showPhone, showVehicle } from "@mechanon/core";
 import type { FoundCustomer } from "@mechanon/contract";
 import { useColors } from "../ui/face";
 import { MarkedWords } from "../ui/MarkedWords";
@@ -24,7 +24,10 @@ export function CustomerLine({ found, typed, verb, role = "link", onPress }: Cus
   const { customer, vehicles, vehicleCount, openWork, foundBy } = found;
   const phone = mainPhone(customer);
   const phoneText = phone ? showPhone(phone.number, phone.extension) : "";
-  const marked = (text: string) => ({ text, marks: matchMarks(query, text) });
+  const marked = (text: string) => ({
+    text,
+    marks: found.isNear ? differingMarks(typed, text) : matchMarks(query, text),
+  });
   return (
     <Press
       role={role}

@@ -1,5 +1,6 @@
 import {
   carMarks,
+  differingMarks,
   mainPhone,
   mainPlace,
   matchMarks,
@@ -13,15 +14,24 @@ import type { StripCard } from "./KnownStrip";
 import { likenessLine } from "./likenessWords";
 
 /** Somebody found by what was typed, with what of it matched set off. */
-export function foundCard(found: FoundCustomer, typed: string, onPress: () => void): StripCard {
+export function foundCard(
+  found: FoundCustomer,
+  { typed, odd }: { typed: string; odd: readonly string[] },
+  onPress: () => void,
+): StripCard {
   const query = readSearch(typed);
   const { customer, vehicles, vehicleCount, openWork, foundBy } = found;
-  const marked = (text: string) => ({ text, marks: matchMarks(query, text) });
+  const marked = (text: string) => ({
+    text,
+    marks: found.isNear ? differingMarks(typed, text) : matchMarks(query, text),
+  });
   const phone = mainPhone(customer);
   const [car] = vehicles;
   const more = vehicleCount > 1 ? `, ${vehicleCount - 1} more` : "";
   const open = openWork.length > 0 ? `○ Open: ${openWork.map(({ number }) => number).join(", ")}` : "";
   const lines = [
+    found.isNear ? "one sign differs:" : "",
+    odd.length > 0 ? `without “${odd.join(" ")}”` : "",
     [customer.knownFrom, phone ? showPhone(phone.number, phone.extension) : ""].filter(Boolean).join(" · "),
     ...foundBy.map(({ text }) => text),
     car ? [`${showVehicle(car)}${more}`, car.plate ?? "", carMarks(car)].filter(Boolean).join(" · ") : "",
@@ -29,7 +39,7 @@ export function foundCard(found: FoundCustomer, typed: string, onPress: () => vo
   ].filter(Boolean);
   return {
     id: customer.id,
-    spoken: `Known: ${customer.name}`,
+    spoken: `${found.isNear ? "Nearly that" : "Known"}: ${customer.name}`,
     title: marked(customer.name),
     lines: lines.map(marked),
     onPress,

@@ -32,14 +32,15 @@ export function useCallerCards(): { cards: StripCard[]; likelyIds: string[]; ins
     draft.customerId,
     draft.known === null,
   ).filter(({ customer }) => !draft.notTheSameAs.includes(customer.id));
-  const byName = useFound(name, FEWEST_LETTERS);
-  const byPhone = useFound(phone, FEWEST_DIGITS);
+  const byName = { typed: name, ...useFound(name, FEWEST_LETTERS) };
+  const byPhone = { typed: phone, ...useFound(phone, FEWEST_DIGITS) };
   const entry = useDirectory(name === "" ? phone : "");
   const cards = [
     ...likely.map((each) => likelyCard(each, () => change({ known: each.customer, car: null }))),
-    ...[...byPhone.map((found) => ({ found, typed: phone })), ...byName.map((found) => ({ found, typed: name }))].map(
-      ({ found, typed }) =>
-        foundCard(found, typed, () => change({ known: found.customer, car: carMeant(found, typed.trim()) })),
+    ...[byPhone, byName].flatMap(({ typed, found, odd }) =>
+      found.map((each) =>
+        foundCard(each, { typed, odd }, () => change({ known: each.customer, car: carMeant(each, typed.trim()) })),
+      ),
     ),
   ];
   const known = cards.filter(({ id }, index) => cards.findIndex((other) => other.id === id) === index);
@@ -71,5 +72,8 @@ function useFound(typed: string, fewest: number) {
     enabled: isLong,
     placeholderData: (before) => before,
   });
-  return isLong ? (data?.customers.slice(0, MOST_MATCHES) ?? []) : [];
+  return {
+    found: isLong ? (data?.customers.slice(0, MOST_MATCHES) ?? []) : [],
+    odd: isLong ? (data?.oddWords ?? []) : [],
+  };
 }

@@ -5,6 +5,7 @@ import { routes, type FoundCustomer } from "@mechanon/contract";
 import { call } from "../api/call";
 import { errorWords } from "../api/problem";
 import { CustomerLine } from "../customers/CustomerLine";
+import { oddWords } from "./oddWords";
 import { Field } from "../ui/Field";
 import { Notice } from "../ui/Notice";
 import { SPACE } from "../ui/theme";
@@ -46,6 +47,9 @@ export function CustomerSearch({ label, verb, onChoose }: CustomerSearchProps) {
       ) : null}
       {data && query.length >= FEWEST && shown.length === 0 ? (
         <Words tone="muted">Nobody is found by that. Make the customer first, under Find.</Words>
+      ) : null}
+      {data && shown.length > 0 && data.oddWords.length > 0 ? (
+        <Words tone="muted">{oddWords(data.oddWords)}</Words>
       ) : null}
       {shown.map((found) => (
         <CustomerLine

@@ -2,7 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { useRouter } from "expo-router";
 import { useDeferredValue, useEffect, useRef, useState } from "react";
 import { Linking, StyleSheet, View, type TextInput } from "react-native";
-import { routes } from "@mechanon/contract";
+import { routes, type FoundCustomer } from "@mechanon/contract";
 import { addressOf, call } from "../api/call";
 import { errorWords } from "../api/problem";
 import { CustomerLine } from "../customers/CustomerLine";
@@ -16,6 +16,7 @@ import { Screen } from "../ui/Screen";
 import { SPACE } from "../ui/theme";
 import { Waiting } from "../ui/Waiting";
 import { Words } from "../ui/Words";
+import { oddWords } from "./oddWords";
 import { OpenWorkLinks } from "./OpenWorkLinks";
 
 const TAKE_OUT = [
@@ -81,20 +82,17 @@ export function FindScreen() {
           ))}
         </>
       ) : null}
-      {query !== "" && data && data.customers.length > 0 ? (
-        <View role="list" aria-label="Customers">
-          {data.customers.map((found) => (
-            <View key={found.customer.id} role="listitem">
-              <CustomerLine
-                found={found}
-                typed={query}
-                verb="Customer"
-                onPress={() => router.navigate(`/customers/${found.customer.id}`)}
-              />
-              <OpenWorkLinks found={found} />
-            </View>
-          ))}
-        </View>
+      {query !== "" && data && data.oddWords.length > 0 ? <Notice kind="note" text={oddWords(data.oddWords)} /> : null}
+      {query !== "" && data ? (
+        <>
+          <FoundList label="Customers" typed={query} customers={data.customers.filter(({ isNear }) => !isNear)} />
+          <FoundList
+            label="Nearly that, one sign differs"
+            typed={query}
+            customers={data.customers.filter(({ isNear }) => isNear)}
+            isApart
+          />
+        </>
       ) : null}
       {mayTransfer && query !== "" && data && data.customers.length > 0 ? (
         <View style={styles.acts}>
@@ -113,6 +111,41 @@ export function FindScreen() {
         </View>
       ) : null}
     </Screen>
+  );
+}
+
+/** Customers found, each with what is open one press away. */
+function FoundList({
+  label,
+  typed,
+  customers,
+  isApart = false,
+}: {
+  label: string;
+  typed: string;
+  customers: readonly FoundCustomer[];
+  /** Under a heading of its own. */
+  isApart?: boolean;
+}) {
+  const router = useRouter();
+  if (customers.length === 0) return null;
+  return (
+    <>
+      {isApart ? <Heading level={2}>{label}</Heading> : null}
+      <View role="list" aria-label={label}>
+        {customers.map((found) => (
+          <View key={found.customer.id} role="listitem">
+            <CustomerLine
+              found={found}
+              typed={typed}
+              verb="Customer"
+              onPress={() => router.navigate(`/customers/${found.customer.id}`)}
+            />
+            <OpenWorkLinks found={found} />
+          </View>
+        ))}
+      </View>
+    </>
   );
 }
 

@@ -157,6 +157,7 @@ export function foundSample(over: Partial<FoundCustomer> = {}): FoundCustomer {
     vehicleCount: 1,
     openWork: [],
     foundBy: [],
+    isNear: false,
     ...over,
   };
 }

@@ -19,12 +19,16 @@ export const foundCustomer = z.object({
     workOrderSummary.pick({ id: true, number: true, waitsFor: true, dueCents: true, vehicleName: true }),
   ),
   foundBy: z.array(foundBy),
+  /** Found by a phone, plate, VIN or email with one sign other than typed: somebody else, unless it was mistyped. */
+  isNear: z.boolean().default(false),
 });
 export type FoundCustomer = z.infer<typeof foundCustomer>;
 
 export const found = z.object({
   customers: z.array(foundCustomer),
   workOrders: z.array(workOrderSummary),
+  /** Typed words that none of the customers has; they have all the others. */
+  oddWords: z.array(z.string()).default([]),
 });
 export type Found = z.infer<typeof found>;
 

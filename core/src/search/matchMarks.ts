@@ -1,5 +1,6 @@
 import { isNearMiss } from "./nearMiss";
 import { otherSpellings } from "./otherSpellings";
+import { mayBeHeardAs } from "./soundKeys";
 import type { SearchQuery } from "./searchQuery";
 import { placedWords, type PlacedWord } from "./words";
 
@@ -41,7 +42,9 @@ function wordMarks({ words, email }: SearchQuery, text: string): Mark[] {
     if (spelled.length > 0) return spelled.map(({ start, end }) => ({ start, end }));
     // Of digits, others are no slip: another phone of the same customer is not what was found.
     if (/^\d+$/.test(typed)) return [];
-    return placed.filter(({ word }) => isNearMiss(typed, word)).map(({ start, end }) => ({ start, end }));
+    return placed
+      .filter(({ word }) => isNearMiss(typed, word) || mayBeHeardAs(typed, word))
+      .map(({ start, end }) => ({ start, end }));
   });
 }
 

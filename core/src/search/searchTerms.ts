@@ -17,6 +17,8 @@ export interface SearchedCustomer extends Pick<
 > {
   name: string;
   kind: "person" | "business";
+  /** The name in other letters, and those of contacts. */
+  alsoNamed?: { name: readonly string[]; contacts: readonly string[] };
 }
 export interface SearchedVehicle {
   id: string;
@@ -46,11 +48,13 @@ export function searchTerms(customer: SearchedCustomer, vehicles: readonly Searc
   };
   const { phones, emails, contacts, serviceAddresses, billingAddress } = customer;
   const places = [...serviceAddresses.map(({ place }) => place), ...(billingAddress ? [billingAddress] : [])];
-  add("name", [customer.name, ...nameSpellings(customer.name), ...(customer.kind === "business" ? [runTogether(customer.name)] : [])]); // prettier-ignore
-  add(
-    "contact",
-    [customer.knownFrom, ...contacts.flatMap(({ name }) => [name, ...nameSpellings(name)])],
-  );
+  const also = customer.alsoNamed ?? { name: [], contacts: [] };
+  add("name", [customer.name, ...also.name, ...nameSpellings(customer.name), ...(customer.kind === "business" ? [runTogether(customer.name)] : [])]); // prettier-ignore
+  add("contact", [
+    customer.knownFrom,
+    ...also.contacts,
+    ...contacts.flatMap(({ name }) => [name, ...nameSpellings(name)]),
+  ]);
   const addresses = [...emails.map(({ address }) => address), ...contacts.map(({ email }) => email ?? "")];
   // What stands after the @ is mostly somebody else's name; it is found as part of the whole address.
   add(

@@ -62,6 +62,7 @@ it("migrates once, also when started again on the same database", async () => {
     "0007-ground",
     "0008-photos",
     "0009-guard",
+    "0010-call",
   ]);
   const customers = await server.db.query<{ count: string }>("select count(*)::int as count from customers", {
     type: QueryTypes.SELECT,

@@ -16,7 +16,47 @@ export async function customersByWords(
   typed: string[],
 ): Promise<[string, number][]> {
   if (typed.length === 0) return [];
-  const fitting = await findWords(db, businessId, typed);
+  return ofFitting(db, businessId, typed, await findWords(db, businessId, typed));
+}
+
+/** What was found without the words that fit nobody together with the others. */
+export interface FoundWithout {
+  customers: [string, number][];
+  oddWords: string[];
+}
+
+/**
+ * Customers who have all typed words but one, or but those that nobody has at all: of what was typed together, one word
+ * may be heard wrong or be another's.
+ */
+export async function customersByOtherWords(
+  db: Sequelize,
+  businessId: string,
+  typed: readonly string[],
+): Promise<FoundWithout> {
+  const nobody: FoundWithout = { customers: [], oddWords: [] };
+  if (typed.length < 2) return nobody;
+  const fitting = await findWords(db, businessId, [...typed]);
+  const places = typed.map((_, place) => place);
+  const known = places.filter((place) => fitting[place]?.length !== 0);
+  // Words that nobody has are the odd ones; where all are somebody's, each of them may be.
+  const kept = known.length < typed.length ? [known] : places.map((odd) => places.filter((place) => place !== odd));
+  let best = nobody;
+  for (const those of kept) {
+    if (those.length === 0) continue;
+    const customers = await ofFitting(db, businessId, those.map((place) => typed[place] ?? ""), those.map((place) => fitting[place] ?? [])); // prettier-ignore
+    const oddWords = typed.filter((_, place) => !those.includes(place));
+    if ((customers[0]?.[1] ?? 0) > (best.customers[0]?.[1] ?? 0)) best = { customers, oddWords };
+  }
+  return best;
+}
+
+async function ofFitting(
+  db: Sequelize,
+  businessId: string,
+  typed: readonly string[],
+  fitting: FittingWord[][],
+): Promise<[string, number][]> {
   let rows: Scored[] = [];
   let lookedThrough = 0;
   for (const { words, isEnough } of [

@@ -9,8 +9,9 @@ export interface FoundKey {
   fit: number;
 }
 
-/** A whole key says more than a whole word, the end of one more than its beginning. */
-const FITS = { whole: 60, end: 45, beginning: 35, near: 12 } as const;
+/** A whole key says more than a whole word, its last four signs, which people read out, more than another end or its beginning. */
+export const FITS = { whole: 60, lastSigns: 50, end: 45, beginning: 35, near: 12 } as const;
+const LAST_SIGNS = 4;
 const MOST_EACH = 20;
 const MOST_NEAR_READ = 400;
 const FEWEST = { beginning: 3, end: 4, endOfPlate: 3, near: 6 } as const;
@@ -30,7 +31,7 @@ export async function findKeys(db: Sequelize, businessId: string, query: SearchQ
   if (found.length > 0)
     return found.map(({ key, look: { key: typed, way }, ...hit }) => ({
       ...hit,
-      fit: key === typed ? FITS.whole : FITS[way],
+      fit: key === typed ? FITS.whole : way === "end" && typed.length === LAST_SIGNS ? FITS.lastSigns : FITS[way],
     }));
   return findNear(db, businessId, query);
 }

@@ -1,13 +1,15 @@
-import { FEWEST_NEAR, isNearMiss, otherSpellings, shapesOf } from "@mechanon/core";
+import { FEWEST_NEAR, isNearMiss, mayBeHeardAs, otherSpellings, shapesOf, soundKeys } from "@mechanon/core";
 import type { Sequelize } from "sequelize";
 import { askPrepared } from "../db/askPrepared";
+import { latinOf } from "./latin";
 
-/** How well a kept word fits a typed one: itself, a longer one, itself spelled out or short, one that contains it, a near miss. */
-const FITS = { whole: 40, beginning: 30, spelling: 25, part: 20, near: 10 } as const;
+/** How well a kept word fits a typed one: itself, a longer one, itself spelled out or short, one that contains it, one that sounds alike, a near miss. */
+const FITS = { whole: 40, beginning: 30, spelling: 25, part: 20, sound: 15, near: 10 } as const;
 const FEWEST_FOR_PARTS = 3;
 const MOST_BEGINNINGS = 60;
 const MOST_PARTS = 60;
 const MOST_NEAR = 40;
+const MOST_SOUNDS = 30;
 /** So many words that may be near misses are held against what was typed, the shortest first. */
 const MOST_NEAR_READ = 100;
 /** A near miss is two plain edits away at most: letters that are swapped, or one that moves the rest along. */
@@ -36,7 +38,7 @@ export interface FittingWord {
  */
 const FIND = `
   select token, way, word from jsonb_to_recordset($2::jsonb)
-    as typed(token int, whole text, "end" text, spellings text[], part text, shapes text[], letters int)
+    as typed(token int, whole text, "end" text, spellings text[], part text, sounds text[], shapes text[], letters int)
   cross join lateral (
     select 'whole' as way, word from search_words where business_id = $1 and word = whole
     union all (select 'beginning', word from search_words where business_id = $1 and word > whole and word < "end"
@@ -44,6 +46,9 @@ const FIND = `
     union all select 'spelling', word from search_words where business_id = $1 and word = any(spellings)
     union all (select 'part', word from (
       select word from own_search_words where business_id = $1 and word like part offset 0) with_part limit ${MOST_PARTS})
+    union all (select 'sound', word from search_word_shapes
+      where business_id = $1 and shape = any(sounds) and word <> whole
+      group by word order by abs(length(word) - letters), word limit ${MOST_SOUNDS})
     union all (select 'near', word from search_word_shapes
       where business_id = $1 and shape = any(shapes) and not starts_with(word, whole)
         and levenshtein_less_equal(whole, left(word, letters), ${MOST_EDITS}) <= ${MOST_EDITS}
@@ -66,9 +71,10 @@ export async function findWords(db: Sequelize, businessId: string, typed: string
     token,
     whole: word,
     end: `${word}\u{10FFFF}`,
-    spellings: otherSpellings(word),
+    spellings: [...otherSpellings(word), ...(latinOf(word)?.split(" ") ?? [])],
     // Nothing is like null: a short word is a part of too many.
     part: word.length < FEWEST_FOR_PARTS ? null : `%${word.replace(/[\\%_]/g, "\\$&")}%`,
+    sounds: soundKeys(latinOf(word) ?? word),
     shapes: word.length < FEWEST_NEAR ? [] : shapesOf(word),
     letters: [...word].length,
   }));
@@ -93,6 +99,7 @@ function fittingWords(
   let nearLeft = MOST_NEAR;
   for (const { word, way, customers = 0 } of rows) {
     if (fitting.has(word)) continue;
+    if (way === "sound" && !mayBeHeardAs(latinOf(typed) ?? typed, word)) continue;
     if (way === "near" && (nearLeft === 0 || !isNearMiss(typed, word))) continue;
     if (way === "near") nearLeft -= 1;
     fitting.set(word, { word, way, fit: FITS[way], customers });

@@ -1,6 +1,15 @@
-import { WORD_FIELDS, searchTerms, shapesOf, type SearchTerms } from "@mechanon/core";
+import {
+  WORD_FIELDS,
+  searchTerms,
+  shapesOf,
+  soundKeys,
+  type CustomerDetails,
+  type SearchTerms,
+  type SearchedCustomer,
+} from "@mechanon/core";
 import { Op, QueryTypes, type Sequelize, type Transaction } from "sequelize";
 import { CustomerRow, VehiclePersonRow, VehicleRow } from "../db/models";
+import { latinOf } from "./latin";
 
 /** Counted up when words or keys are read in another way: what was written before is written anew at the start. */
 export const SEARCH_VERSION = 4;
@@ -47,13 +56,21 @@ export async function indexCustomers(
     .filter(({ mergedInto, erasedAt }) => !mergedInto && !erasedAt)
     .map(({ id, kind, name, details }) => ({
       id,
-      ...searchTerms({ kind, name, ...details }, [...(carsOf.get(id) ?? [])]),
+      ...searchTerms({ kind, name, alsoNamed: alsoNamed(name, details), ...details }, [...(carsOf.get(id) ?? [])]),
     }));
   await writeTerms(db, businessId, terms, transaction);
   await db.query("update customers set search_version = $3 where business_id = $1 and id = any($2)", {
     bind: [businessId, ids, SEARCH_VERSION],
     transaction,
   });
+}
+
+/** Names of other scripts in Latin letters. */
+function alsoNamed(name: string, { contacts, knownFrom }: CustomerDetails): SearchedCustomer["alsoNamed"] {
+  return {
+    name: [latinOf(name) ?? ""],
+    contacts: [knownFrom, ...contacts.map((contact) => contact.name)].map((text) => latinOf(text) ?? ""),
+  };
 }
 
 /** Appends the terms of customers that have none yet. */
@@ -72,7 +89,12 @@ async function writeTerms(
      on conflict do nothing returning word`,
     { bind: [businessId, distinct], transaction, type: QueryTypes.SELECT },
   );
-  const shapes = fresh.flatMap(({ word }) => shapesOf(word).map((shape) => ({ shape, word })));
+  // Names are also looked up by how they sound; those of before have no such shape yet.
+  const named = new Set(words.filter(({ field }) => field === "name" || field === "contact").map(({ word }) => word));
+  const shapes = [
+    ...fresh.flatMap(({ word }) => shapesOf(word).map((shape) => ({ shape, word }))),
+    ...[...named].sort().flatMap((word) => soundKeys(word).map((shape) => ({ shape, word }))),
+  ];
   await db.query(
     `insert into search_word_shapes (business_id, shape, word) select $1, * from unnest($2::text[], $3::text[])
      on conflict do nothing`,

@@ -3,9 +3,12 @@ import { MOST_COUNTED, type FittingWord } from "./findWords";
 /** What more have is no slip of something rarer. */
 const MOST_OF_A_SLIP = 1000;
 
+/** What was typed stands in it, sounds like it, or is a slip of it. */
+const isGuess = (way: FittingWord["way"]): boolean => way === "part" || way === "near" || way === "sound";
+
 /** Words that are what was typed, begin with it, or are it spelled out or short. */
 export function wordsAsTyped(words: readonly FittingWord[]): FittingWord[] {
-  return words.filter(({ way }) => way !== "part" && way !== "near");
+  return words.filter(({ way }) => !isGuess(way));
 }
 
 /**
@@ -15,10 +18,10 @@ export function wordsAsTyped(words: readonly FittingWord[]): FittingWord[] {
  */
 export function likelyWords(typed: string, words: readonly FittingWord[]): FittingWord[] {
   const others = words.filter(
-    ({ way, customers }) => way !== "near" && (way !== "part" || customers <= MOST_OF_A_SLIP),
+    ({ way, customers }) => way !== "near" && way !== "sound" && (way !== "part" || customers <= MOST_OF_A_SLIP),
   );
   if (others.length === 0) return [...words];
   if (/^\d+$/.test(typed) || others.some(({ way, customers }) => way === "whole" && customers > MOST_COUNTED))
     return others;
-  return words.filter(({ way, customers }) => (way !== "part" && way !== "near") || customers <= MOST_OF_A_SLIP);
+  return words.filter(({ way, customers }) => !isGuess(way) || customers <= MOST_OF_A_SLIP);
 }

@@ -97,7 +97,7 @@ describe("the search", () => {
   it("finds names of any script", async () => {
     await create({ name: "نور الهدى" });
     await create({ name: "Søren Ægidius 🚗" });
-    expect([await names("نور"), await names("soren aegidius"), await names("🚗")]).toEqual([["نور الهدى"], ["Søren Ægidius 🚗"], ["Søren Ægidius 🚗"]]); // prettier-ignore
+    expect([(await names("نور"))[0], await names("soren aegidius"), await names("🚗")]).toEqual(["نور الهدى", ["Søren Ægidius 🚗"], ["Søren Ægidius 🚗"]]); // prettier-ignore
   });
   it("finds names and streets however they are spelled", async () => {
     const place = { town: "St Orran", region: "WA", postcode: "98121", latitude: null, longitude: null };
@@ -112,7 +112,8 @@ describe("the search", () => {
     ]);
   });
   it("does not take words with a code for anybody who has the code alone", async () => {
-    expect(await names("teodor 0111")).toEqual([]);
+    const { customers, oddWords } = await find("teodor 0111");
+    expect([customers.map(({ customer }) => customer.name), oddWords]).toEqual([["Teodor Vance"], ["0111"]]);
   });
   it("finds a work order by its number, and shows cars and open work with whom it found", async () => {
     const order = await findOrder(odile, "Bram Castellanos");
@@ -130,5 +131,51 @@ describe("the search", () => {
     expect(await names("ashgrove")).toEqual(["Quillon Ashgrove"]);
     await odile.send("PATCH", `/api/customers/${body.id}`, { name: "Quillon Birchmere", version: 1 });
     expect([await names("ashgrove"), await names("birchmere")]).toEqual([[], ["Quillon Birchmere"]]);
+  });
+});
+
+describe("names as they are heard", () => {
+  beforeAll(async () => {
+    for (const name of ["William Tetherstone", "Katherine Schmidt", "Piotr Kowalczyk", "Remy Thibodeaux", "Sean Ashgrove", "Linh Nguyen", "Fiona MacGillivray", "Иван Петренко", "Ελένη Παπαδοπούλου"])
+      await create({ name });
+  }); // prettier-ignore
+  it.each([
+    ["Bill Tetherstone", "William Tetherstone"],
+    ["Kathryn Schmidt", "Katherine Schmidt"],
+    ["Katie Smith", "Katherine Schmidt"],
+    ["Kowalchik", "Piotr Kowalczyk"],
+    ["Kovalchik", "Piotr Kowalczyk"],
+    ["Thibodo", "Remy Thibodeaux"],
+    ["Shawn Ashgrove", "Sean Ashgrove"],
+    ["Nwen", "Linh Nguyen"],
+    ["McGilivray", "Fiona MacGillivray"],
+    ["Ivan Petrenko", "Иван Петренко"],
+    ["Eleni Papadopoulou", "Ελένη Παπαδοπούλου"],
+    ["Петренко", "Иван Петренко"],
+  ])("%s finds %s", async (typed, name) => {
+    const { customers, oddWords } = await find(typed);
+    expect([customers[0]?.customer.name, oddWords]).toEqual([name, []]);
+  });
+  it("shows what matches the other words, and which one does not", async () => {
+    expect(await find("Zebulon Tetherstone")).toMatchObject({
+      customers: [{ customer: { name: "William Tetherstone" } }],
+      oddWords: ["zebulon"],
+    });
+    // Somebody has it, but not together with the rest.
+    expect(await find("Noor Tetherstone")).toMatchObject({ oddWords: [expect.any(String)] });
+    expect((await find("Noor Tetherstone")).customers.length).toBeGreaterThan(0);
+    expect(await find("Xqzzt Vvbnm")).toMatchObject({ customers: [], oddWords: [] });
+    expect(await find("Maren Oyelaran")).toMatchObject({ oddWords: [] });
+    expect(await find("Zebulon 360 555 0111")).toMatchObject({ customers: [{ customer: { name: "Maren Oyelaran" } }], oddWords: ["zebulon"] });
+  }); // prettier-ignore
+});
+
+describe("a complete phone", () => {
+  it("shows who has it alone; who nearly has it is told apart", async () => {
+    const exact = await find("360 555 0111");
+    expect(exact.customers.map(({ customer, isNear }) => [customer.name, isNear])).toEqual([["Maren Oyelaran", false]]);
+    const near = await find("360 555 0181");
+    expect(near.customers.length).toBeGreaterThan(0);
+    expect(near.customers.every(({ isNear }) => isNear)).toBe(true);
   });
 });

@@ -14,9 +14,9 @@ import { askPrepared } from "../db/askPrepared";
 import type { WorkOrderRow } from "../db/models";
 import type { Scope } from "../scope";
 import { listWorkOrders } from "../workOrders/summaries";
-import { findKeys } from "./findKeys";
+import { FITS, findKeys } from "./findKeys";
 import { byCodeAndWords } from "./byCodeAndWords";
-import { customersByWords } from "./customersByWords";
+import { customersByOtherWords, customersByWords, type FoundWithout } from "./customersByWords";
 import { MOST_CUSTOMERS } from "./scored";
 
 /** A fleet's cars are counted, and the first of them shown. */
@@ -35,7 +35,8 @@ export async function search(db: Sequelize, scope: Scope, typed: string): Promis
   ]);
   const isNobody = byWords.length === 0 && byWholeKey.length === 0;
   const byKeys = isNobody && query.mixed ? await byCodeAndWords(db, scope.businessId, query.mixed) : byWholeKey;
-  const scores = new Map<string, number>(byWords);
+  const others = isNobody && byKeys.length === 0 ? await withoutOdd(db, scope.businessId, query) : NOTHING_ODD;
+  const scores = new Map<string, number>([...byWords, ...others.customers]);
   for (const { customerId, fit } of byKeys) scores.set(customerId, Math.max(scores.get(customerId) ?? 0, fit));
   const best = [...scores].sort(([a, one], [b, other]) => other - one || (a < b ? 1 : -1)).slice(0, MOST_CUSTOMERS);
   const customers = await atAGlance(
@@ -45,7 +46,25 @@ export async function search(db: Sequelize, scope: Scope, typed: string): Promis
     byKeys.flatMap(({ vehicleId }) => vehicleId ?? []),
     query,
   );
-  return { customers, workOrders };
+  const near = new Set(byKeys.filter(({ fit }) => fit === FITS.near).map(({ customerId }) => customerId));
+  return {
+    customers: customers.map((each) => ({ ...each, isNear: near.has(each.customer.id) })),
+    workOrders,
+    oddWords: others.oddWords,
+  };
+}
+
+const NOTHING_ODD: FoundWithout = { customers: [], oddWords: [] };
+
+/** What fits all of what was typed but one word; of a whole code with words, the code alone where they fit nobody of it. */
+async function withoutOdd(db: Sequelize, businessId: string, query: SearchQuery): Promise<FoundWithout> {
+  if (query.mixed) {
+    const byCode = await findKeys(db, businessId, query.mixed.code);
+    const exact = byCode.filter(({ fit }) => fit === FITS.whole);
+    if (exact.length > 0)
+      return { customers: exact.map(({ customerId, fit }) => [customerId, fit]), oddWords: query.mixed.words };
+  }
+  return customersByOtherWords(db, businessId, query.words);
 }
 
 interface Glanced {
@@ -103,6 +122,7 @@ async function atAGlance(
           vehicleName: showVehicle({ year, make, model }),
         })),
         foundBy: foundBy(query, details, vehicles),
+        isNear: false,
       },
     ];
   });
