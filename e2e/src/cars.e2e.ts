@@ -143,7 +143,7 @@ describe("photos and codes", () => {
     await newWork(driver, wanted === "vin" ? "VIN" : undefined);
     await page.getByTestId(`scan-${wanted}`).setInputFiles(picture);
     await page
-      .getByText(/The code says|codes with a VIN|seems to say|No VIN was found|is no picture/)
+      .getByText(/The code says|codes with a VIN|seems to say|No VIN was found|No plate was found|is no picture/)
       .waitFor({ timeout: 90_000 });
     return page.getByTestId("scanned").allInnerTexts();
   };
@@ -158,6 +158,8 @@ describe("photos and codes", () => {
     ["code128", "left:900px;top:1100px;width:2000px;transform:rotate(12deg);filter:contrast(.3) brightness(.6)", GRAY],
     ["datamatrix", "left:2600px;top:800px;width:420px;transform:rotate(30deg)", GRAY],
     ["qrcode", "left:600px;top:1800px;width:500px;transform:scaleX(-1)", GRAY],
+    ["pdf417", "left:800px;top:1300px;width:2000px;transform:rotate(3deg)", GRAY],
+    ["azteccode", "left:2200px;top:900px;width:460px;transform:rotate(20deg)", GRAY],
   ])("a %s in a photo is found: %s", async (code, style, ground) => {
     expect(await scan(await codePhoto(world.browser, [{ code, text: VIN, style }], ground))).toEqual([VIN]);
   });
@@ -185,6 +187,20 @@ describe("photos and codes", () => {
   ])("a VIN's text is read %s, and confirmed by a person", async (_name, style, ground) => {
     const picture = await labelPhoto(world.browser, ["MFD BY FUJI 04/14", `VIN: ${VIN}`], style, ground);
     expect(await scan(picture)).toContain(VIN);
+  });
+
+  it("a second photo takes the first car's yes away, until it says which car it shows", async () => {
+    const first = await codePhoto(world.browser, [{ code: "code128", text: VIN, style: "left:1200px;top:1400px;width:1700px" }], GRAY); // prettier-ignore
+    await scan(first);
+    const { page } = driver;
+    await driver.tap(page.getByTestId("scanned").first());
+    await page.getByTestId("confirm-car").waitFor();
+    const nothing = await codePhoto(world.browser, [], GRAY);
+    await page.getByTestId("scan-vin").setInputFiles(nothing);
+    await page.getByText(/No VIN was found/).waitFor({ timeout: 90_000 });
+    expect(await page.getByTestId("confirm-car").count()).toBe(0);
+    await driver.button(/as it was/);
+    await page.getByTestId("confirm-car").waitFor();
   });
 
   it("a plate's text is read", async () => {

@@ -13,7 +13,7 @@ const PHOTO = { width: 4000, height: 3000 };
 /** Levels that the grain of a photo adds or takes at most. */
 const GRAIN = 12;
 
-export type Code = "code39" | "code128" | "datamatrix" | "qrcode";
+export type Code = "code39" | "code128" | "datamatrix" | "qrcode" | "pdf417" | "azteccode";
 
 async function codeImage(code: Code, text: string, style: string): Promise<string> {
   const bars = code === "code39" || code === "code128";

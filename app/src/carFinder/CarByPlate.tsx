@@ -42,10 +42,9 @@ export function CarByPlate({ business }: { business: Business }) {
       />
       <ScanPart
         wanted="plate"
-        onReading={() => {
-          change({ plate: "" });
-          lookUp.reset();
-        }}
+        region={region}
+        // What an earlier plate led to says nothing of the one that is photographed.
+        onReading={() => lookUp.reset()}
         onFound={(plate) => {
           change({ plate });
           lookUp.reset();

@@ -1,3 +1,4 @@
+import { useState } from "react";
 import { StyleSheet, View } from "react-native";
 import { errorWords } from "../api/problem";
 import { ScanPart } from "../scan/ScanPart";
@@ -17,7 +18,10 @@ const UNREADABLE: readonly string[] = ["wrong-length", "illegal-character"];
 export function CarByVin() {
   const { search, change } = useCarSearch();
   const { vin, decoded, known, isUnchecked, error, retry } = useVin(search.vin);
-  const isWhole = vin.length >= VIN_LENGTH;
+  // The VIN that stood there when a photo was begun: its car is not offered again unless somebody says so.
+  const [aside, setAside] = useState<string | null>(null);
+  const isAside = aside !== null && aside === search.vin;
+  const isWhole = vin.length >= VIN_LENGTH && !isAside;
   const report = decoded?.report;
   const problems = report ? vinProblems(report) : [];
   const isReadable = isWhole && report !== undefined && !problems.some(({ code }) => UNREADABLE.includes(code));
@@ -37,9 +41,19 @@ export function CarByVin() {
         hint={`${vin.length} of ${VIN_LENGTH} characters`}
         autoComplete="off"
       />
-      <ScanPart wanted="vin" onReading={() => change({ vin: "" })} onFound={(found) => change({ vin: found })} />
+      <ScanPart
+        wanted="vin"
+        onReading={() => setAside(search.vin)}
+        onFound={(found) => {
+          setAside(null);
+          change({ vin: found });
+        }}
+      />
+      {isAside && vin !== "" ? (
+        <Button kind="quiet" label={`Go on with ${vin}, as it was`} onPress={() => setAside(null)} />
+      ) : null}
       {isWhole && error ? <Notice text={errorWords(error)} action={{ label: "Try again", onPress: retry }} /> : null}
-      {report ? <VinFindings report={report} onMeant={(meant) => change({ vin: meant })} /> : null}
+      {report && !isAside ? <VinFindings report={report} onMeant={(meant) => change({ vin: meant })} /> : null}
       {vin.length > 0 && vin.length !== VIN_LENGTH ? (
         <Button
           kind="quiet"
@@ -53,7 +67,7 @@ export function CarByVin() {
           text="No connection: the VIN was read on this phone. Whether the car is kept here already is looked up when it is saved."
         />
       ) : null}
-      {known ? <ConfirmKnown known={known} /> : null}
+      {known && !isAside ? <ConfirmKnown known={known} /> : null}
       {isReadable && decoded && !known && (known === null || isUnchecked) ? (
         <ConfirmGuess
           key={vin}

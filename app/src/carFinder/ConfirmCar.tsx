@@ -17,6 +17,7 @@ import { Words } from "../ui/Words";
 import { changesOf } from "../cars/changesOf";
 import { openFacts } from "../cars/openFacts";
 import { useCarSearch, type KeptCar } from "./carSearch";
+import { contradiction } from "./saidOfCar";
 
 export interface ConfirmGuessProps {
   guess: VehicleGuess;
@@ -30,7 +31,8 @@ export interface ConfirmGuessProps {
 /** "This one?": nothing hangs on a car that was looked up before somebody said yes to it. */
 export function ConfirmGuess({ guess, variants, likely, asksWhy = false }: ConfirmGuessProps) {
   const colors = useColors();
-  const { change } = useCarSearch();
+  const { search, change } = useCarSearch();
+  const otherwise = contradiction(search, guess);
   const [why, setWhy] = useState("");
   return (
     <View style={[styles.box, { borderColor: colors.petrol }]}>
@@ -39,6 +41,7 @@ export function ConfirmGuess({ guess, variants, likely, asksWhy = false }: Confi
         {showVehicle(guess)}
       </Words>
       <CarFacts car={guess} />
+      {otherwise === null ? null : <Notice text={otherwise} />}
       {asksWhy ? (
         <Field
           label="Why keep it although it does not check?"

@@ -1,4 +1,5 @@
 import { act, fireEvent, screen } from "@testing-library/react-native";
+import type { SeenPlate, SeenVin } from "@mechanon/core/vin";
 import { show } from "../testing/harness";
 import { readPhoto, type PhotoReading, type PhotoStep } from "./readPhoto";
 import { ScanPart } from "./ScanPart";
@@ -9,7 +10,8 @@ jest.mock("./LiveCamera", () => ({ LiveCamera: () => null }));
 
 const VIN = "JF2SJAEC4EH430915";
 const OTHER = "3FA6P0H76FR193745";
-const readVin = (vin: string) => ({ vin, changed: 0, checkDigitOk: true });
+const readVin = (text: string, over: Partial<SeenVin> = {}): SeenVin => ({ text, looks: 2, unsure: [], checkDigitOk: true, ...over }); // prettier-ignore
+const readPlate = (text: string, over: Partial<SeenPlate> = {}): SeenPlate => ({ text, looks: 2, unsure: [], fits: true, ...over }); // prettier-ignore
 const none: PhotoReading = { from: "text", vins: [], plates: [] };
 const read = jest.mocked(readPhoto);
 const onFound = jest.fn();
@@ -39,7 +41,7 @@ it("shows what the photo says, and takes it only when somebody says so", async (
 });
 
 it("reads plates where a plate is wanted, and does not scan codes then", async () => {
-  read.mockResolvedValue({ ...none, plates: ["FRY5083"] });
+  read.mockResolvedValue({ ...none, plates: [readPlate("FRY5083")] });
   show(<ScanPart wanted="plate" onReading={onReading} onFound={onFound} />);
   expect(screen.queryByTestId("scan-live")).toBeNull();
   await photograph();
@@ -85,6 +87,35 @@ it.each<[string, PhotoReading | null | Error, RegExp]>([
 it("never claims more than was read", () => {
   expect(readingWords({ ...none, vins: [readVin(VIN)] }, "vin")).toBe("The photo seems to say:");
   expect(readingWords({ ...none, from: "code", vins: [readVin(VIN)] }, "vin")).toBe("The code says:");
-  expect(readingWords({ ...none, plates: ["A", "B"] }, "plate")).toBe("The photo seems to say one of these:");
+  const [a, b] = [readPlate("FRY5083", { looks: 1 }), readPlate("FRYS083", { looks: 1 })];
+  expect(readingWords({ ...none, plates: [a, b] }, "plate")).toBe(
+    "The photo seems to say one of these, but not surely:",
+  );
+  expect(readingWords({ ...none, plates: [a] }, "plate")).toMatch(/but not surely/);
+  expect(readingWords({ ...none, vins: [readVin(VIN, { looks: 1 })] }, "vin")).toMatch(/but not surely/);
   expect(readingWords(none, "plate")).toMatch(/No plate was found/);
+});
+
+it("asks for the characters that were not read surely, one by one, before it takes a VIN", async () => {
+  const unsure = [{ position: 13, choices: ["3", "8"] }, { position: 17, choices: ["5", "S"] }];
+  read.mockResolvedValue({ ...none, vins: [readVin(VIN, { looks: 1, unsure })] });
+  show(<ScanPart wanted="vin" onReading={onReading} onFound={onFound} />);
+  await photograph();
+  expect(await screen.findByText("✕ Not sure of character 13, 17")).toBeTruthy();
+  fireEvent.press(screen.getByRole("button", { name: VIN }));
+  expect(onFound).not.toHaveBeenCalled();
+  fireEvent.press(screen.getByRole("radio", { name: "8" }));
+  fireEvent.press(screen.getByTestId("asked-done"));
+  expect(onFound).not.toHaveBeenCalled();
+  fireEvent.press(screen.getByRole("radio", { name: "5" }));
+  fireEvent.press(screen.getByTestId("asked-done"));
+  expect(onFound).toHaveBeenCalledWith(`${VIN.slice(0, 12)}8${VIN.slice(13)}`);
+}); // prettier-ignore
+
+it("tells that another look is begun, so that what was found before no longer stands", async () => {
+  read.mockResolvedValue(none);
+  show(<ScanPart wanted="vin" onReading={onReading} onFound={onFound} />);
+  await photograph();
+  expect(onReading).toHaveBeenCalled();
+  expect(await screen.findByText(/No VIN was found/)).toBeTruthy();
 });

@@ -1,5 +1,6 @@
 import { createElement, useEffect, useRef, useState, type ChangeEvent } from "react";
 import { StyleSheet, View } from "react-native";
+import type { Sighting } from "@mechanon/core/vin";
 import { Button } from "../ui/Button";
 import { Camera, Search } from "../ui/icons";
 import { Notice } from "../ui/Notice";
@@ -8,9 +9,12 @@ import { Words } from "../ui/Words";
 import { LiveCamera } from "./LiveCamera";
 import { readPhoto, type PhotoReading, type PhotoStep } from "./readPhoto";
 import { readingWords, stepWords } from "./scanWords";
+import { SeenChoice } from "./SeenChoice";
 
 export interface ScanPartProps {
   wanted: "vin" | "plate";
+  /** The state whose plates one reads like. */
+  region?: string;
   /** Another photo is taken, or another look begun: what was read before no longer stands. */
   onReading: () => void;
   /** Somebody said that this is what the photo shows. */
@@ -18,7 +22,7 @@ export interface ScanPartProps {
 }
 
 /** Reads a VIN or a plate from a photo, or a VIN's code from the camera; a person always confirms what was read. */
-export function ScanPart({ wanted, onReading, onFound }: ScanPartProps) {
+export function ScanPart({ wanted, region = "", onReading, onFound }: ScanPartProps) {
   const input = useRef<HTMLInputElement>(null);
   const stop = useRef<AbortController | null>(null);
   const [step, setStep] = useState<PhotoStep | null>(null);
@@ -35,7 +39,14 @@ export function ScanPart({ wanted, onReading, onFound }: ScanPartProps) {
     setReading(null);
     onReading();
     try {
-      setReading((await readPhoto(file, wanted, setStep, controller.signal)) ?? "no picture");
+      setReading(
+        (await readPhoto(
+          file,
+          wanted === "vin" ? { what: "vin" } : { what: "plate", region },
+          setStep,
+          controller.signal,
+        )) ?? "no picture",
+      );
     } catch {
       if (!controller.signal.aborted) setReading("failed");
     }
@@ -47,7 +58,7 @@ export function ScanPart({ wanted, onReading, onFound }: ScanPartProps) {
     onFound(text);
   };
   const found = reading !== null && typeof reading === "object" ? reading : null;
-  const choices = found ? (wanted === "vin" ? found.vins.map(({ vin }) => vin) : found.plates) : [];
+  const choices: readonly Sighting[] = found ? (wanted === "vin" ? found.vins : found.plates) : [];
   return (
     <View style={styles.list}>
       <View style={styles.row}>
@@ -80,8 +91,8 @@ export function ScanPart({ wanted, onReading, onFound }: ScanPartProps) {
       {reading === null ? null : (
         <Notice kind={choices.length > 0 ? "note" : "fault"} text={readingWords(reading, wanted)} />
       )}
-      {choices.map((text) => (
-        <Button key={text} label={text} onPress={() => choose(text)} testID="scanned" />
+      {choices.map((seen) => (
+        <SeenChoice key={seen.text} seen={seen} onChoose={choose} />
       ))}
       {choices.length > 0 ? (
         <Words size="small" tone="muted">

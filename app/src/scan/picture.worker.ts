@@ -6,9 +6,9 @@ declare const BARCODE_WASM_URL: string;
 
 prepareZXingModule({ overrides: { locateFile: () => BARCODE_WASM_URL } });
 
-/** The codes VINs are printed in. */
+/** The codes VINs are printed in, on cars and on their papers. */
 const ALL: ReaderOptions = {
-  formats: ["Code39", "Code128", "DataMatrix", "QRCode"],
+  formats: ["Code39", "Code128", "DataMatrix", "QRCode", "PDF417", "Aztec"],
   tryHarder: true,
   tryRotate: true,
   tryInvert: true,
@@ -16,7 +16,7 @@ const ALL: ReaderOptions = {
   maxNumberOfSymbols: 8,
 };
 /** Codes of squares are found at any angle; only those of bars need the picture turned. */
-const BARS: ReaderOptions = { ...ALL, formats: ["Code39", "Code128"], tryInvert: false, tryDownscale: false };
+const BARS: ReaderOptions = { ...ALL, formats: ["Code39", "Code128", "PDF417"], tryInvert: false, tryDownscale: false };
 
 /** A code in a picture: what it says, and in which kind of code. */
 export interface FoundCode {
@@ -124,12 +124,9 @@ function draw(
   return [canvas, context.getImageData(0, 0, width, height)];
 }
 
-/** Text is read best at about this size. */
-const TEXT_SIDE = 1600;
-
-/** A picture made ready for reading text: of a good size, turned, gray, with full contrast. */
-async function prepareForText(picture: ImageBitmap, turn: Turn): Promise<Blob> {
-  const [canvas, image] = draw(picture, TEXT_SIDE / Math.max(picture.width, picture.height), turn);
+/** A picture made ready for reading text: its longest side so many pixels, turned, gray, with full contrast. */
+async function prepareForText(picture: ImageBitmap, turn: Turn, side: number): Promise<Blob> {
+  const [canvas, image] = draw(picture, side / Math.max(picture.width, picture.height), turn);
   picture.close();
   stretchContrast(image.data);
   canvas.getContext("2d")?.putImageData(image, 0, 0);

@@ -18,7 +18,7 @@ export function angleOf(picture: ImageBitmap): Promise<number> {
   return open().angleOf(transfer(picture, [picture]));
 }
 
-/** A picture made ready for reading text, in a worker; the picture is given away. */
-export function prepareForText(picture: ImageBitmap, turn: Turn): Promise<Blob> {
-  return open().prepareForText(transfer(picture, [picture]), turn);
+/** A picture made ready for reading text, in a worker; the picture is given away. @param side - the longest, in pixels. */
+export function prepareForText(picture: ImageBitmap, turn: Turn, side: number): Promise<Blob> {
+  return open().prepareForText(transfer(picture, [picture]), turn, side);
 }

@@ -18,7 +18,8 @@ const client = {
   decode: answers((each) => each.decode.bind(each)),
   makes: answers((each) => each.makes.bind(each)),
   variants: answers((each) => each.variants.bind(each)),
-  readText: answers((each) => each.readText.bind(each)),
+  readVins: answers((each) => each.readVins.bind(each)),
+  readPlates: answers((each) => each.readPlates.bind(each)),
   readCode: answers((each) => each.readCode.bind(each)),
 };
 export const vinClient = (): typeof client => client;

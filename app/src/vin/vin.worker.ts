@@ -23,6 +23,7 @@ expose({
   decode: async (vin: string) => (await open()).decode(vin),
   makes: async (...asked: Parameters<VinEngine["makes"]>) => (await open()).makes(...asked),
   variants: async (...asked: Parameters<VinEngine["variants"]>) => (await open()).variants(...asked),
-  readText: async (text: string) => (await open()).readText(text),
+  readVins: async (...asked: Parameters<VinEngine["readVins"]>) => (await open()).readVins(...asked),
+  readPlates: async (...asked: Parameters<VinEngine["readPlates"]>) => (await open()).readPlates(...asked),
   readCode: async (text: string) => (await open()).readCode(text),
 });

@@ -4,14 +4,16 @@ import {
   decodeVin,
   describeVehicle,
   likelyAnswers,
-  platesInText,
+  platesInLooks,
   readVinTable,
   vinsFromCode,
-  vinsInText,
+  vinsInLooks,
   type CatalogGroup,
   type CatalogMake,
   type LikelyAnswers,
-  type ReadVin,
+  type Look,
+  type SeenPlate,
+  type SeenVin,
   type Variants,
   type VinContext,
   type VinReport,
@@ -37,7 +39,10 @@ export interface VinEngine {
   decode(vin: string): DecodedVin;
   makes(year: number, group: CatalogGroup): CatalogMake[];
   variants(car: PickedModel): { variants: Variants; likely: LikelyAnswers };
-  readText(text: string): { vins: ReadVin[]; plates: string[] };
+  /** The VINs several looks at a photo may show. */
+  readVins(looks: readonly Look[]): SeenVin[];
+  /** The plates, as plates of the state read. */
+  readPlates(looks: readonly Look[], region: string): SeenPlate[];
   readCode(text: string): string[];
 }
 
@@ -71,7 +76,8 @@ export function vinEngine(bytes: Uint8Array, currentYear: number): VinEngine {
       const variants = catalogVariants(table, car);
       return { variants, likely: likelyAnswers({ bodyClass: null, year: car.year, known: variants.drives }) };
     },
-    readText: (text) => ({ vins: vinsInText(text, context), plates: platesInText(text) }),
+    readVins: (looks) => vinsInLooks(looks, context),
+    readPlates: platesInLooks,
     readCode: vinsFromCode,
   };
 }

@@ -20,7 +20,9 @@ export {
 export { describeVehicle, type DescribedVehicle } from "./describeVehicle";
 export { likelyAnswers, type LikelyAnswers } from "./likelyAnswers";
 export { engineName } from "./engineName";
-export { platesInText, vinsInText, type ReadVin } from "./scan/readText";
+export { MOST_UNSURE, type Look, type SeenLine, type Sighting, type UnsureCharacter } from "./scan/looks";
+export { isAgreed, isCertain, vinsInLooks, type SeenVin } from "./scan/vinsInLooks";
+export { isCertainPlate, platesInLooks, type SeenPlate } from "./scan/platesInLooks";
 export { evenLight } from "./scan/evenLight";
 export { stretchContrast } from "./scan/stretchContrast";
 export { textAngle } from "./scan/textAngle";

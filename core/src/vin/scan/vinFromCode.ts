@@ -1,5 +1,7 @@
 import { expectedCheckDigit, CHECK_DIGIT_INDEX } from "../checkDigit";
 
+/** @see AAMVA, D20 data elements in bar codes of vehicle documents: VAD is the VIN */
+const REGISTRATION_FIELD = "VAD";
 const VIN = /^[A-HJ-NPR-Z0-9]{17}$/;
 
 /**
@@ -12,6 +14,8 @@ export function vinsFromCode(text: string): string[] {
   const runs = text.toUpperCase().split(/[^A-Z0-9]+/);
   const found = runs.flatMap((run) => {
     if (run.length === 18 && run.startsWith("I")) return [run.slice(1)];
+    // In the code of registration papers the name of the field stands before what it holds.
+    if (run.length === 20 && run.startsWith(REGISTRATION_FIELD)) return [run.slice(REGISTRATION_FIELD.length)];
     // Part of a longer run of letters and digits is no VIN but a serial number.
     return run.length === 17 ? [run] : [];
   });
