@@ -13,9 +13,9 @@ const OTHER_VIN = "3FA6P0H76FR193745";
 
 const world = openWorld();
 
-async function newWork(driver: Driver, way?: "VIN" | "Model" | "By hand"): Promise<void> {
+async function newWork(driver: Driver, way?: "VIN" | "Year, model" | "Not listed"): Promise<void> {
   await driver.page.goto(`${world.servers.url}/new`);
-  await driver.button("Start over");
+  await driver.emptySheet();
   if (way) await driver.tap(driver.page.getByRole("radio", { name: way }));
 }
 async function carId(driver: Driver, name: string): Promise<string> {
@@ -43,11 +43,11 @@ it.each([PHONE, WIDE])("a new caller's car comes from the plate in a few taps on
   await driver.tap(page.getByRole("radio", { name: "when cold" }));
   await driver.type("Plate", viewport === PHONE ? "MST3309" : "KLP7724");
   await driver.tap(page.getByTestId("look-up-plate"));
-  const drive = page.getByRole("radio", { name: "FWD" });
-  await drive.waitFor();
+  await page.getByTestId("confirm-car").waitFor();
   await checked(driver, "this-one");
-  await driver.tap(drive);
   await driver.tap(page.getByTestId("confirm-car"));
+  await driver.button(/^If you know it/);
+  await driver.tap(page.getByRole("radio", { name: "FWD" }));
   await driver.tap(page.getByTestId("save-work"));
   await page.getByText("“Brakes grind when cold”").waitFor();
   const typed = 3;
@@ -74,8 +74,9 @@ describe("typed VINs", () => {
     await checked(driver, "vin-misread");
     await driver.button(new RegExp(`^${OTHER_VIN} \\(6: O is 0\\)`));
     await page.getByText("2015 Ford Fusion").waitFor();
-    await driver.tap(page.getByRole("radio", { name: "Automatic" }));
     await driver.tap(page.getByTestId("confirm-car"));
+    await driver.button(/^If you know it/);
+    await driver.tap(page.getByRole("radio", { name: "Automatic" }));
     await page.getByText(/Automatic/).waitFor();
     await driver.close();
   });
@@ -120,11 +121,11 @@ describe("typed VINs", () => {
 it("a model is picked without typing, and its trim with it", async () => {
   const driver = await world.signedIn();
   const { page } = driver;
-  await newWork(driver, "Model");
+  await newWork(driver, "Year, model");
   driver.taps = 0;
-  for (const name of ["2017", "Honda", "Accord", "EX-L"])
-    await driver.tap(page.getByRole("radio", { name, exact: true }));
-  await driver.tap(page.getByTestId("confirm-car"));
+  for (const name of ["2017", "Honda", "Accord"]) await driver.tap(page.getByRole("radio", { name, exact: true }));
+  await driver.button(/^If you know it/);
+  await driver.tap(page.getByRole("radio", { name: "EX-L", exact: true }));
   await page.getByText(/EX-L/).waitFor();
   await checked(driver, "model-picked");
   process.stdout.write(`taps, car by year, make, model and trim: ${driver.taps}\n`);

@@ -70,6 +70,15 @@ export class Driver {
     await this.page.getByRole("textbox", { name: label }).fill(text);
   }
 
+  /** A call on an empty sheet, whatever stood on it. */
+  async emptySheet(): Promise<void> {
+    const over = this.page.getByRole("button", { name: "Start over" });
+    await over.waitFor();
+    if (await over.isDisabled()) return;
+    await this.tap(over);
+    await this.button("Throw it away");
+  }
+
   /** Draws a signature with the pointer. */
   async sign(): Promise<void> {
     const canvas = this.page.getByTestId("signature");

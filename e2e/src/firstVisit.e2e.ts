@@ -58,7 +58,7 @@ describe.each([
     await page.getByText(caller.car).waitFor();
     await checked(driver, "new-car");
     await driver.button("Yes, this one");
-    await driver.button("Book a visit now");
+    await driver.tap(page.getByRole("radio", { name: "Today", exact: true }));
     await driver.tap(page.getByTestId("slot-start").getByRole("radio").first());
     await checked(driver, "new-ready");
     await driver.tap(page.getByTestId("save-work"));

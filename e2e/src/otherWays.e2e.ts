@@ -78,7 +78,7 @@ describe("a price asked on the phone", () => {
     await driver.type("Plate", "MST3309");
     await driver.button("Look up the plate");
     await page.getByText(/plate register does not answer/).waitFor();
-    await driver.tap(page.getByRole("radio", { name: "By hand" }));
+    await driver.tap(page.getByRole("radio", { name: "Not listed" }));
     await driver.type("Make", "Nissan");
     await driver.button("Yes, this one");
     await driver.tap(page.getByTestId("save-work"));

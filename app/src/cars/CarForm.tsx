@@ -18,6 +18,8 @@ import { Camera } from "../ui/icons";
 import { Notice } from "../ui/Notice";
 import { Screen } from "../ui/Screen";
 import { SPACE } from "../ui/theme";
+import { BackAgain } from "../unsaved/BackAgain";
+import { useUnsavedFields } from "../unsaved/useUnsavedFields";
 import { VIN_LENGTH, useVin } from "../vin/useVin";
 import { VinFindings } from "../vin/VinFindings";
 
@@ -62,7 +64,7 @@ export function CarForm({ vehicle, onSaved, onLeave }: CarFormProps) {
   const business = useBusiness();
   const [fault, setFault] = useState<string | null>(null);
   const [photoId, setPhotoId] = useState(vehicle.photoId);
-  const { control, handleSubmit, watch, setValue, setError, formState } = useForm<CarFields>({
+  const form = useForm<CarFields>({
     resolver: zodResolver(carFields),
     defaultValues: {
       ...(Object.fromEntries(FIELDS.map(({ name }) => [name, String(vehicle[name] ?? "")])) as Record<
@@ -72,6 +74,8 @@ export function CarForm({ vehicle, onSaved, onLeave }: CarFormProps) {
       region: vehicle.region ?? business?.settings.regions[0] ?? "",
     },
   });
+  const { control, handleSubmit, watch, setValue, setError, reset, formState } = form;
+  const { isBack, drop } = useUnsavedFields(`car/${vehicle.id}`, form);
   const { vin, decoded } = useVin(watch("vin"));
   // A serial number of another length is checked by nobody.
   const report = vin.length === VIN_LENGTH ? decoded?.report : undefined;
@@ -91,6 +95,7 @@ export function CarForm({ vehicle, onSaved, onLeave }: CarFormProps) {
           version: vehicle.version,
         },
       });
+      drop();
       onSaved();
     } catch (error) {
       setFault(errorWords(error));
@@ -115,8 +120,22 @@ export function CarForm({ vehicle, onSaved, onLeave }: CarFormProps) {
     >
       <View style={styles.head}>
         <Heading level={1}>{showVehicle(vehicle)}</Heading>
-        <Button kind="quiet" label="Leave it as it was" onPress={onLeave} />
+        <Button
+          kind="quiet"
+          label="Leave it as it was"
+          onPress={() => {
+            drop();
+            onLeave();
+          }}
+        />
       </View>
+      <BackAgain
+        isBack={isBack}
+        onGiveUp={() => {
+          drop();
+          reset();
+        }}
+      />
       <CarPhoto photoId={photoId} onChange={setPhotoId} onFault={setFault} />
       {FIELDS.filter(({ name }) => name !== "vinNote" || asksWhy || vehicle.vinNote !== null).map(
         ({ name, label, most, ...look }) => (

@@ -81,6 +81,7 @@ function Loaded({ sheet, reload }: { sheet: Sheet; reload: () => void }) {
     return (
       <CustomerForm
         title={`Change ${customer.name}`}
+        form={`customer/${customer.id}`}
         onLeave={() => setEditing(false)}
         initial={fieldsOf(customer)}
         saveLabel="Save"

@@ -3,8 +3,10 @@ import { useState } from "react";
 import { noDetails } from "@mechanon/core";
 import { routes, type CustomerFields } from "@mechanon/contract";
 import { v7 as uuid } from "uuid";
+import { z } from "zod";
 import { call } from "../api/call";
 import { Button } from "../ui/Button";
+import { useUnsavedState } from "../unsaved/useUnsavedState";
 import { CustomerForm } from "./form/CustomerForm";
 import { KnownStrip } from "./KnownStrip";
 import { likelyCard } from "./stripCards";
@@ -20,16 +22,20 @@ const EMPTY: CustomerFields = {
 /** A customer without a work order yet. */
 export function NewCustomer() {
   const router = useRouter();
-  const [id] = useState(() => uuid());
+  // Found again with what was typed: sent twice, it makes one customer.
+  const { value: id, set: keepId, drop } = useUnsavedState("customer/new/id", z.uuid(), useState(() => uuid())[0]);
   const [notTheSameAs, setNotTheSameAs] = useState<string[]>([]);
   return (
     <CustomerForm
       title="New customer"
+      form="customer/new"
       initial={EMPTY}
       saveLabel="Save the customer"
       beside={(fields) => <Likely id={id} fields={fields} seen={notTheSameAs} onOthers={setNotTheSameAs} />}
       onSave={async (fields) => {
+        keepId(id);
         await call(routes.createCustomer, { body: { id, ...fields, notTheSameAs }, key: id });
+        drop();
         router.replace(`/customers/${id}`);
       }}
     />

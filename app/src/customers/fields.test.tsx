@@ -130,6 +130,7 @@ it("the form gives what was typed, read, and stays when saving fails", async () 
   const saved: ReadFields[] = [];
   show(
     <CustomerForm
+      form="customer/new"
       title="New customer"
       initial={{ name: "" }}
       saveLabel="Save"

@@ -1,8 +1,9 @@
 import { useState } from "react";
 import { StyleSheet, View } from "react-native";
-import { fillGaps, gapsOf, mergeLists, type ConcernGap, type ConcernPhrase } from "@mechanon/core";
+import { businessSettings, fillGaps, gapsOf, mergeLists, type ConcernGap, type ConcernPhrase } from "@mechanon/core";
 import { routes } from "@mechanon/contract";
 import { v7 as uuid } from "uuid";
+import { z } from "zod";
 import { call } from "../api/call";
 import { useBusiness, type Business } from "../session/useSession";
 import { Button } from "../ui/Button";
@@ -16,6 +17,8 @@ import { Screen } from "../ui/Screen";
 import { SPACE } from "../ui/theme";
 import { Waiting } from "../ui/Waiting";
 import { Words } from "../ui/Words";
+import { BackAgain } from "../unsaved/BackAgain";
+import { useUnsavedState } from "../unsaved/useUnsavedState";
 import { listed, readListed } from "./listed";
 import { useSettingsList } from "./useSettingsList";
 
@@ -25,6 +28,12 @@ const typedGap = ({ name, choices }: ConcernGap): { name: string; choices: strin
   choices: listed(choices),
 });
 const asItem = <Gap extends { name: string }>(gap: Gap): Gap & { id: string } => ({ ...gap, id: gap.name });
+
+const typedConcerns = z.object({
+  base: businessSettings,
+  phrases: businessSettings.shape.concerns,
+  gaps: z.array(z.object({ name: z.string(), choices: z.string() })),
+});
 
 const KINDS = [
   { value: "fault", label: "Fault" },
@@ -45,11 +54,20 @@ export function ConcernSettings() {
 
 function Library({ settings }: { settings: Business["settings"] }) {
   const colors = useColors();
-  const [phrases, setPhrases] = useState(settings.concerns);
-  const [gaps, setGaps] = useState(settings.concernGaps.map(typedGap));
+  const unsaved = useUnsavedState("settings/concerns", typedConcerns, {
+    base: settings,
+    phrases: settings.concerns,
+    gaps: settings.concernGaps.map(typedGap),
+  });
+  const { phrases, gaps, base: begunFrom } = unsaved.value;
+  type Typed = typeof unsaved.value;
+  const setPhrases = (next: Typed["phrases"] | ((mine: Typed["phrases"]) => Typed["phrases"])): void =>
+    unsaved.set((typed) => ({ ...typed, phrases: typeof next === "function" ? next(typed.phrases) : next }));
+  const setGaps = (next: Typed["gaps"] | ((mine: Typed["gaps"]) => Typed["gaps"])): void =>
+    unsaved.set((typed) => ({ ...typed, gaps: typeof next === "function" ? next(typed.gaps) : next }));
   const [wanted, setWanted] = useState("");
   const [openId, setOpenId] = useState<string | null>(null);
-  const { said, save: saveList } = useSettingsList("concerns", settings, (base, newest) => {
+  const { said, save: saveList } = useSettingsList("concerns", begunFrom, (base, newest) => {
     setPhrases((mine) => mergeLists(mine, base.concerns, newest.concerns));
     setGaps((mine) =>
       mergeLists(
@@ -58,6 +76,7 @@ function Library({ settings }: { settings: Business["settings"] }) {
         newest.concernGaps.map(typedGap).map(asItem),
       ).map(({ name, choices }) => ({ name, choices })),
     );
+    unsaved.set((typed) => ({ ...typed, base: newest }));
   });
   const change = (id: string, part: Partial<ConcernPhrase>): void =>
     setPhrases(phrases.map((phrase) => (phrase.id === id ? { ...phrase, ...part } : phrase)));
@@ -73,6 +92,7 @@ function Library({ settings }: { settings: Business["settings"] }) {
     return saveList(
       (version) => call(routes.changeConcerns, { body: { version, concerns: phrases, concernGaps } }),
       "Saved. New work orders offer these phrases from now on.",
+      unsaved.drop,
     );
   };
   const add = (): void => {
@@ -93,6 +113,7 @@ function Library({ settings }: { settings: Business["settings"] }) {
       }
     >
       <Heading level={1}>Ready phrases</Heading>
+      <BackAgain isBack={unsaved.isBack} onGiveUp={unsaved.drop} />
       <Words tone="muted">
         A gap is written in braces, such as “Hums {"{when}"}”. Whoever writes a concern down fills it by touch, or
         leaves it open.

@@ -1,9 +1,15 @@
 import { useQuery } from "@tanstack/react-query";
-import { useState, type ReactNode } from "react";
+import type { ReactNode } from "react";
 import { StyleSheet, View } from "react-native";
-import { mergeLists, type BusinessSettings, type NewcomerSettings as Newcomers } from "@mechanon/core";
+import {
+  businessSettings,
+  mergeLists,
+  type BusinessSettings,
+  type NewcomerSettings as Newcomers,
+} from "@mechanon/core";
 import { routes } from "@mechanon/contract";
 import { v7 as uuid } from "uuid";
+import { z } from "zod";
 import { call } from "../api/call";
 import { errorWords } from "../api/problem";
 import { useBusiness, useRight } from "../session/useSession";
@@ -17,6 +23,8 @@ import { Screen } from "../ui/Screen";
 import { SPACE } from "../ui/theme";
 import { Waiting } from "../ui/Waiting";
 import { Words } from "../ui/Words";
+import { BackAgain } from "../unsaved/BackAgain";
+import { useUnsavedState } from "../unsaved/useUnsavedState";
 import { listed, readListed } from "./listed";
 import { useSettingsList } from "./useSettingsList";
 
@@ -24,6 +32,12 @@ import { useSettingsList } from "./useSettingsList";
 const typed = ({ questions }: Newcomers): { id: string; text: string; choices: string }[] =>
   questions.map((question) => ({ ...question, choices: listed(question.choices) }));
 const asItems = (words: readonly string[]): { id: string }[] => words.map((id) => ({ id }));
+
+const typedNewcomers = z.object({
+  base: businessSettings,
+  found: z.string(),
+  questions: z.array(z.object({ id: z.string(), text: z.string(), choices: z.string() })),
+});
 
 /** What newcomers are asked, and what they answered. */
 export function NewcomerSettings() {
@@ -41,19 +55,26 @@ export function NewcomerSettings() {
 function Questions({ settings, children }: { settings: BusinessSettings; children: ReactNode }) {
   const { newcomers } = settings;
   const colors = useColors();
-  const [found, setFound] = useState(listed(newcomers.foundUsBy));
-  const [questions, setQuestions] = useState(typed(newcomers));
-  const { said, save: saveList } = useSettingsList("newcomers", settings, (base, newest) => {
-    setQuestions((mine) => mergeLists(mine, typed(base.newcomers), typed(newest.newcomers)));
-    setFound((mine) =>
-      listed(
+  const unsaved = useUnsavedState("settings/newcomers", typedNewcomers, {
+    base: settings,
+    found: listed(newcomers.foundUsBy),
+    questions: typed(newcomers),
+  });
+  const { found, questions, base: begunFrom } = unsaved.value;
+  const setFound = (next: string): void => unsaved.set((before) => ({ ...before, found: next }));
+  const setQuestions = (next: typeof questions): void => unsaved.set((before) => ({ ...before, questions: next }));
+  const { said, save: saveList } = useSettingsList("newcomers", begunFrom, (base, newest) => {
+    unsaved.set((mine) => ({
+      base: newest,
+      questions: mergeLists(mine.questions, typed(base.newcomers), typed(newest.newcomers)),
+      found: listed(
         mergeLists(
-          asItems(readListed(mine)),
+          asItems(readListed(mine.found)),
           asItems(base.newcomers.foundUsBy),
           asItems(newest.newcomers.foundUsBy),
         ).map(({ id }) => id),
       ),
-    );
+    }));
   });
   const change = (id: string, part: { text?: string; choices?: string }): void =>
     setQuestions(questions.map((question) => (question.id === id ? { ...question, ...part } : question)));
@@ -64,6 +85,7 @@ function Questions({ settings, children }: { settings: BusinessSettings; childre
     return saveList(
       (version) => call(routes.changeNewcomers, { body: { version, foundUsBy: readListed(found), questions: asked } }),
       "Saved. It is asked from the next newcomer on; answers given before are kept.",
+      unsaved.drop,
     );
   };
   const foot = (
@@ -75,6 +97,7 @@ function Questions({ settings, children }: { settings: BusinessSettings; childre
   return (
     <Screen title="Newcomers" measured foot={foot}>
       <Heading level={1}>Newcomers</Heading>
+      <BackAgain isBack={unsaved.isBack} onGiveUp={unsaved.drop} />
       <Field
         label="How they found us, separated by commas"
         value={found}

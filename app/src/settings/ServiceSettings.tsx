@@ -1,8 +1,9 @@
 import { useState } from "react";
 import { StyleSheet, View } from "react-native";
-import { mergeLists, type BusinessSettings } from "@mechanon/core";
+import { businessSettings, mergeLists, type BusinessSettings } from "@mechanon/core";
 import { routes } from "@mechanon/contract";
 import { v7 as uuid } from "uuid";
+import { z } from "zod";
 import { call } from "../api/call";
 import { useBusiness, type Business } from "../session/useSession";
 import { Button } from "../ui/Button";
@@ -15,6 +16,8 @@ import { SPACE } from "../ui/theme";
 import { Tick } from "../ui/Tick";
 import { Waiting } from "../ui/Waiting";
 import { Words } from "../ui/Words";
+import { BackAgain } from "../unsaved/BackAgain";
+import { useUnsavedState } from "../unsaved/useUnsavedState";
 import { IntervalFields } from "./IntervalFields";
 import { useSettingsList } from "./useSettingsList";
 import { intervalFault } from "./intervalFault";
@@ -27,6 +30,19 @@ const typed = ({ intervals }: BusinessSettings) =>
     miles: each.miles === null ? "" : String(each.miles),
     months: each.months === null ? "" : String(each.months),
   }));
+
+const typedServices = z.object({
+  base: businessSettings,
+  services: z.array(
+    z.object({
+      id: z.string(),
+      title: z.string(),
+      miles: z.string(),
+      months: z.string(),
+      jobIds: z.array(z.string()),
+    }),
+  ),
+});
 
 /** The owner's services: how often each is due where the spec sheet is not followed, and which jobs do it. */
 export function ServiceSettings() {
@@ -42,14 +58,19 @@ export function ServiceSettings() {
 
 function Services({ business }: { business: Business }) {
   const colors = useColors();
-  const [services, setServices] = useState(typed(business.settings));
+  const unsaved = useUnsavedState("settings/services", typedServices, {
+    base: business.settings,
+    services: typed(business.settings),
+  });
+  const { services, base: begunFrom } = unsaved.value;
+  const setServices = (next: typeof services): void => unsaved.set((before) => ({ ...before, services: next }));
   const [allJobsOf, setAllJobsOf] = useState<string | null>(null);
   const {
     said,
     say,
     save: saveList,
-  } = useSettingsList("intervals", business.settings, (base, newest) =>
-    setServices((mine) => mergeLists(mine, typed(base), typed(newest))),
+  } = useSettingsList("intervals", begunFrom, (base, newest) =>
+    unsaved.set((mine) => ({ base: newest, services: mergeLists(mine.services, typed(base), typed(newest)) })),
   );
   const change = (id: string, part: Partial<(typeof services)[number]>): void => {
     say(null);
@@ -72,6 +93,7 @@ function Services({ business }: { business: Business }) {
     await saveList(
       (version) => call(routes.changeIntervals, { body: { version, intervals } }),
       "Saved. What is due goes by this from now on.",
+      unsaved.drop,
     );
   };
   return (
@@ -86,6 +108,7 @@ function Services({ business }: { business: Business }) {
       }
     >
       <Heading level={1}>Services and how often</Heading>
+      <BackAgain isBack={unsaved.isBack} onGiveUp={unsaved.drop} />
       <Words tone="muted">
         By miles or months, whichever comes first. Both empty: as the spec sheet of the car says. With a customer it can
         be agreed otherwise, on the car.

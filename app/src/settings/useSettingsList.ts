@@ -25,17 +25,19 @@ export function useSettingsList(
 ): {
   said: Said | null;
   say: (said: Said | null) => void;
-  save: (send: (version: number) => Promise<unknown>, done: string) => Promise<void>;
+  /** @param saved - told once it is stored and the newest is here. */
+  save: (send: (version: number) => Promise<unknown>, done: string, saved: () => void) => Promise<void>;
 } {
   const queries = useQueryClient();
   const [base, setBase] = useState(settings);
   const [said, say] = useState<Said | null>(null);
-  const save = async (send: (version: number) => Promise<unknown>, done: string): Promise<void> => {
+  const save = async (send: (version: number) => Promise<unknown>, done: string, saved: () => void): Promise<void> => {
     try {
       await send(base.versions[list]);
       await queries.invalidateQueries();
       const now = queries.getQueryData<BusinessView>(["business"]);
       if (now) setBase(now.settings);
+      saved();
       say({ kind: "note", text: done });
     } catch (error) {
       if (!(error instanceof ApiProblem) || error.problem.code !== "version/changed")

@@ -1,4 +1,5 @@
 import { useState } from "react";
+import { z } from "zod";
 import { StyleSheet, View } from "react-native";
 import {
   GRADES,
@@ -19,6 +20,7 @@ import { Field } from "../ui/Field";
 import { Stepper } from "../ui/Stepper";
 import { SPACE } from "../ui/theme";
 import { Words } from "../ui/Words";
+import { useUnsaved } from "../unsaved/useUnsaved";
 import { addFromLibrary } from "./addFromLibrary";
 import { GRADE_LOOK } from "./gradeLook";
 import { OdometerField } from "./OdometerField";
@@ -91,7 +93,8 @@ function Point({ point, view, business }: { point: InspectionPoint; view: WorkOr
   const colors = useColors();
   const { state } = view;
   const finding = state.findings.find(({ pointId }) => pointId === point.id);
-  const [note, setNote] = useState(finding?.note ?? "");
+  const [typedNote, setNote, dropNote] = useUnsaved(`note/${state.id}/${point.id}`, z.string());
+  const note = typedNote ?? finding?.note ?? "";
   const [hasNote, setHasNote] = useState(note !== "");
   const grade = (value: NonNullable<typeof finding>["grade"], measured = finding?.measured ?? null): void =>
     sendCommand(state.id, { type: "gradePoint", pointId: point.id, grade: value, measured, note });
@@ -136,7 +139,10 @@ function Point({ point, view, business }: { point: InspectionPoint; view: WorkOr
               value={note}
               onChangeText={setNote}
               maxLength={500}
-              onBlur={() => note !== finding.note && grade(finding.grade)}
+              onBlur={() => {
+                if (note !== finding.note) grade(finding.grade);
+                dropNote();
+              }}
             />
           ) : null}
         </>

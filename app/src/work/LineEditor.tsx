@@ -107,6 +107,8 @@ export function LineEditor({
         />
         <Button
           label="Done"
+          // What does not fit stays in sight until it does, or is taken back.
+          disabled={exact === null || (mayPrice && price === null)}
           onPress={() => {
             saveAmount();
             savePrice();

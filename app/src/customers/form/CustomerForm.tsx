@@ -12,6 +12,8 @@ import { Choices } from "../../ui/Choices";
 import { Heading } from "../../ui/Heading";
 import { Notice } from "../../ui/Notice";
 import { Screen } from "../../ui/Screen";
+import { BackAgain } from "../../unsaved/BackAgain";
+import { useUnsavedFields } from "../../unsaved/useUnsavedFields";
 import { NewcomerQuestions } from "../NewcomerQuestions";
 import { AddressFields } from "./AddressFields";
 import { ConsentField } from "./ConsentField";
@@ -25,6 +27,8 @@ export type ReadFields = z.output<typeof customerFields>;
 
 export interface CustomerFormProps {
   title: string;
+  /** Whose it is, by which what was typed is found again: `customer/ID`. */
+  form: string;
   initial: CustomerFields;
   saveLabel: string;
   /** The way out without saving. */
@@ -42,19 +46,22 @@ const KINDS = [
 const WAY_LABELS = { call: "Call", text: "Text", email: "Email" } as const;
 
 /** All that is known about a customer, to be typed or changed. A name is enough. */
-export function CustomerForm({ title, initial, saveLabel, onLeave, onSave, beside }: CustomerFormProps) {
+export function CustomerForm({ title, form: key, initial, saveLabel, onLeave, onSave, beside }: CustomerFormProps) {
   const business = useBusiness();
   const [fault, setFault] = useState<unknown>(null);
-  const { control, handleSubmit, setValue, setError, formState } = useForm<CustomerFields, unknown, ReadFields>({
+  const form = useForm<CustomerFields, unknown, ReadFields>({
     resolver: (values, context, options) => zodResolver(customerFields)(withoutBlanks(values), context, options),
     defaultValues: initial,
   });
+  const { control, handleSubmit, setValue, setError, reset, formState } = form;
+  const { isBack, drop } = useUnsavedFields(key, form);
   const typed = useWatch({ control });
   const isNewcomer = (initial.name ?? "") === "";
   const save = async (fields: ReadFields): Promise<void> => {
     setFault(null);
     try {
       await onSave(fields);
+      drop();
     } catch (error) {
       setFault(error);
       for (const [path, message] of Object.entries(fieldFaults(error))) setError(path as "name", { message });
@@ -78,7 +85,23 @@ export function CustomerForm({ title, initial, saveLabel, onLeave, onSave, besid
   return (
     <Screen title={title} measured foot={foot}>
       <Heading level={1}>{title}</Heading>
-      {onLeave ? <Button kind="quiet" label="Leave it as it was" onPress={onLeave} /> : null}
+      {onLeave ? (
+        <Button
+          kind="quiet"
+          label="Leave it as it was"
+          onPress={() => {
+            drop();
+            onLeave();
+          }}
+        />
+      ) : null}
+      <BackAgain
+        isBack={isBack}
+        onGiveUp={() => {
+          drop();
+          reset(initial);
+        }}
+      />
       <Controller
         control={control}
         name="kind"
