@@ -77,7 +77,7 @@ describe("typed VINs", () => {
     await driver.tap(page.getByTestId("confirm-car"));
     await driver.button(/^If you know it/);
     await driver.tap(page.getByRole("radio", { name: "Automatic" }));
-    await page.getByText(/Automatic/).waitFor();
+    await page.getByText(/· Automatic/).waitFor();
     await driver.close();
   });
 
@@ -126,7 +126,7 @@ it("a model is picked without typing, and its trim with it", async () => {
   for (const name of ["2017", "Honda", "Accord"]) await driver.tap(page.getByRole("radio", { name, exact: true }));
   await driver.button(/^If you know it/);
   await driver.tap(page.getByRole("radio", { name: "EX-L", exact: true }));
-  await page.getByText(/EX-L/).waitFor();
+  await page.getByText("EX-L", { exact: true }).first().waitFor();
   await checked(driver, "model-picked");
   process.stdout.write(`taps, car by year, make, model and trim: ${driver.taps}\n`);
   await driver.close();
@@ -425,7 +425,7 @@ it("phrases are changed for once, kept for good, and edited by the owner; servic
   await newWork(driver);
   await driver.type("What is wrong, in their words", "Rattles like a tin can");
   await driver.button(/^Add “Rattles/);
-  await driver.button("Keep it as a ready phrase");
+  await driver.button("Offer these words next time");
   await driver.tap(page.getByRole("radio", { name: "Engine" }));
   await page.getByText("Kept in the library.").waitFor();
   await driver.tap(page.getByRole("checkbox", { name: "Brakes squeal when cold" }));

@@ -169,6 +169,8 @@ describe("the keyboard", () => {
     await page.waitForURL(/\/open$/);
     await page.keyboard.press("n");
     await page.getByRole("heading", { name: "New work order" }).waitFor();
+    // The cursor stands in the name there.
+    await page.keyboard.press("Escape");
     await page.keyboard.press("d");
     await page.waitForURL(`${world.servers.url}/`);
     await page.keyboard.press("f");

@@ -53,7 +53,7 @@ export function dueWords(
   const day = (date: string): string => showDate(date, zone);
   const every = [
     interval.miles === null ? null : showMiles(interval.miles),
-    interval.months === null ? null : interval.months === 1 ? "month" : countOf(interval.months, "month"),
+    interval.months === null ? null : countOf(interval.months, "month"),
   ]
     .filter(Boolean)
     .join(" or ");

@@ -5,11 +5,10 @@ import { routes, type CustomerFields } from "@mechanon/contract";
 import { v7 as uuid } from "uuid";
 import { z } from "zod";
 import { call } from "../api/call";
-import { Button } from "../ui/Button";
 import { useUnsavedState } from "../unsaved/useUnsavedState";
 import { CustomerForm } from "./form/CustomerForm";
 import { KnownStrip } from "./KnownStrip";
-import { likelyCard } from "./stripCards";
+import { likelyCard, noneCard } from "./stripCards";
 import { useLikelySame } from "./useLikelySame";
 
 const EMPTY: CustomerFields = {
@@ -52,19 +51,16 @@ interface LikelyProps {
 function Likely({ id, fields, seen, onOthers }: LikelyProps) {
   const router = useRouter();
   const likely = useLikelySame(fields, id).filter(({ customer }) => !seen.includes(customer.id));
+  const seeOthers = (): void => onOthers([...seen, ...likely.map(({ customer }) => customer.id)]);
   return (
     <>
       <KnownStrip
-        cards={likely.map((each) => likelyCard(each, () => router.replace(`/customers/${each.customer.id}`)))}
+        cards={[
+          ...likely.map((each) => likelyCard(each, () => router.replace(`/customers/${each.customer.id}`))),
+          ...(likely.length > 0 ? [noneCard(seeOthers)] : []),
+        ]}
         instead="Whoever may be the same shows up in this place."
       />
-      {likely.length > 0 ? (
-        <Button
-          kind="quiet"
-          label="None of these, somebody new"
-          onPress={() => onOthers([...seen, ...likely.map(({ customer }) => customer.id)])}
-        />
-      ) : null}
     </>
   );
 }

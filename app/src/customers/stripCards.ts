@@ -46,6 +46,12 @@ export function foundCard(
   };
 }
 
+/** None of those likely the same: it is somebody new. */
+export function noneCard(onPress: () => void): StripCard {
+  const spoken = "None of these, somebody new";
+  return { id: "none", spoken, title: { text: "None of these" }, lines: [{ text: "somebody new" }], onPress };
+}
+
 /** Somebody who may be the same, with why. */
 export function likelyCard({ customer, likenesses, cars }: LikelySame, onPress: () => void): StripCard {
   const place = mainPlace(customer);

@@ -7,5 +7,6 @@ export const KEYS = [
   { key: "a", does: "The next act of the sheet" },
   { key: "j", does: "Add a job to the sheet" },
   { key: "b", does: "Book a visit for the sheet" },
+  { key: "Esc", does: "Out of a field, so that letters are keys again" },
   { key: "?", does: "This list" },
 ] as const;

@@ -5,7 +5,6 @@ import { NewcomerQuestions } from "../customers/NewcomerQuestions";
 import { TownOffer } from "../customers/TownOffer";
 import type { Town } from "../customers/useTowns";
 import type { Business } from "../session/useSession";
-import { Button } from "../ui/Button";
 import { Field } from "../ui/Field";
 import { Fold } from "../ui/Fold";
 import { SPACE } from "../ui/theme";
@@ -29,7 +28,7 @@ export function CallerForm({
 }) {
   const { draft, change } = useDraft();
   const fillTown = useCallback((town: Town) => change(town), [change]);
-  const { cards, likelyIds, instead } = useCallerCards();
+  const { cards, instead } = useCallerCards();
   const phone = useRef<TextInput>(null);
   const knownFrom = useRef<TextInput>(null);
   const street = useRef<TextInput>(null);
@@ -49,13 +48,6 @@ export function CallerForm({
         autoComplete="off"
       />
       <KnownStrip cards={cards} instead={instead} />
-      {likelyIds.length > 0 ? (
-        <Button
-          kind="quiet"
-          label="None of these, somebody new"
-          onPress={() => change({ notTheSameAs: [...draft.notTheSameAs, ...likelyIds] })}
-        />
-      ) : null}
       <Field
         ref={phone}
         label="Phone"

@@ -4,7 +4,7 @@ import { readPhone, showPlace } from "@mechanon/core";
 import { routes } from "@mechanon/contract";
 import { call } from "../api/call";
 import type { StripCard } from "../customers/KnownStrip";
-import { foundCard, likelyCard } from "../customers/stripCards";
+import { foundCard, likelyCard, noneCard } from "../customers/stripCards";
 import { useDirectory } from "../customers/useDirectory";
 import { useLikelySame } from "../customers/useLikelySame";
 import { carMeant } from "./carMeant";
@@ -16,10 +16,10 @@ const FEWEST_DIGITS = 4;
 const MOST_MATCHES = 6;
 
 /**
- * Who the caller may be, by what stands typed: the surely same first, then who matches the phone or the name, then what
- * the directory says of a number nobody here has.
+ * Who the caller may be, by what stands typed: the surely same first, then who matches the phone or the name, who nearly
+ * does after them, and what the directory says of a number nobody here has.
  */
-export function useCallerCards(): { cards: StripCard[]; likelyIds: string[]; instead: string } {
+export function useCallerCards(): { cards: StripCard[]; instead: string } {
   const { draft, change } = useDraft();
   const { name, phone } = draft;
   const likely = useLikelySame(
@@ -37,9 +37,13 @@ export function useCallerCards(): { cards: StripCard[]; likelyIds: string[]; ins
   const entry = useDirectory(name === "" ? phone : "");
   const cards = [
     ...likely.map((each) => likelyCard(each, () => change({ known: each.customer, car: null }))),
-    ...[byPhone, byName].flatMap(({ typed, found, odd }) =>
-      found.map((each) =>
-        foundCard(each, { typed, odd }, () => change({ known: each.customer, car: carMeant(each, typed.trim()) })),
+    ...[false, true].flatMap((isNear) =>
+      [byPhone, byName].flatMap(({ typed, found, odd }) =>
+        found
+          .filter((each) => each.isNear === isNear)
+          .map((each) =>
+            foundCard(each, { typed, odd }, () => change({ known: each.customer, car: carMeant(each, typed.trim()) })),
+          ),
       ),
     ),
   ];
@@ -55,10 +59,11 @@ export function useCallerCards(): { cards: StripCard[]; likelyIds: string[]; ins
         },
       ]
     : [];
+  const likelyIds = likely.map(({ customer }) => customer.id);
+  const none = noneCard(() => change({ notTheSameAs: [...draft.notTheSameAs, ...likelyIds] }));
   const isAsked = name.trim().length >= FEWEST_LETTERS || readPhone(phone) !== null;
   return {
-    cards: [...known, ...listed],
-    likelyIds: likely.map(({ customer }) => customer.id),
+    cards: [...known, ...listed, ...(likelyIds.length > 0 ? [none] : [])],
     instead: isAsked ? "Nobody here yet by that name or phone." : "Whoever is known here shows up in this place.",
   };
 }

@@ -32,6 +32,13 @@ export function Field({ label, error, hint, mono = false, style, ref, ...rest }:
         placeholderTextColor={colors.muted}
         autoCorrect={false}
         {...rest}
+        onKeyPress={(event) => {
+          rest.onKeyPress?.(event);
+          // Out of the field, so that the keys of the page are keys again.
+          const field: unknown = event.currentTarget;
+          if (event.nativeEvent.key === "Escape" && typeof HTMLElement !== "undefined" && field instanceof HTMLElement)
+            field.blur();
+        }}
         style={[
           styles.input,
           {

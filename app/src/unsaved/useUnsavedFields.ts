@@ -19,7 +19,7 @@ export function useUnsavedFields<T extends FieldValues, C, R>(
   const [isBack, setBack] = useState(kept.success);
   useEffect(() => {
     // Fields an older app did not know are as the record has them.
-    if (kept.success) reset({ ...getValues(), ...kept.data } as T, { keepDefaultValues: true });
+    if (kept.success) reset({ ...getValues(), ...kept.data }, { keepDefaultValues: true });
     const { unsubscribe } = watch((typed, { name }) => {
       // Without a name nobody typed: the form was set anew.
       if (name !== undefined) useUnsavedForms.getState().keep(key, typed);

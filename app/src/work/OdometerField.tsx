@@ -8,7 +8,7 @@ import { sendCommand } from "../sync/store";
 import { Button } from "../ui/Button";
 import { Field } from "../ui/Field";
 import { Notice } from "../ui/Notice";
-import { SPACE } from "../ui/theme";
+import { MIN_TARGET, SPACE } from "../ui/theme";
 import { Words } from "../ui/Words";
 import { useUnsaved } from "../unsaved/useUnsaved";
 import { doubtWords } from "./odometerWords";
@@ -67,7 +67,10 @@ export function OdometerField({ view }: { view: WorkOrderView }) {
           </View>
         </View>
       ) : null}
-      {kept !== null && typed === null ? <TakeBackOdometer workOrderId={state.id} miles={kept} /> : null}
+      {/* Its room is there before: leaving the field must not move what is pressed next. */}
+      <View style={styles.room}>
+        {kept !== null && typed === null ? <TakeBackOdometer workOrderId={state.id} miles={kept} /> : null}
+      </View>
       {(state.odometerTakenBack ?? []).map(({ value, reason, takenBackAt }) => (
         <Words key={takenBackAt} size="small" tone="muted">
           {`${showMiles(value)} was taken back: ${reason}`}
@@ -79,5 +82,6 @@ export function OdometerField({ view }: { view: WorkOrderView }) {
 
 const styles = StyleSheet.create({
   list: { gap: SPACE.s },
+  room: { minHeight: MIN_TARGET },
   row: { flexDirection: "row", flexWrap: "wrap", gap: SPACE.s },
 });

@@ -158,7 +158,7 @@ export function WorkSheet({ id }: { id: string }) {
             <Heading level={1}>{showCustomer(view.customer)}</Heading>
             <Words>{showVehicle(view.vehicle)}</Words>
             <Words tone="muted" figures>
-              {`Work order ${view.number}`}
+              {[`Work order ${view.number}`, view.customer?.knownFrom].filter(Boolean).join(" · ")}
             </Words>
             {isWide || !view.vehicle ? null : <CarFacts car={view.vehicle} />}
           </View>

@@ -1,0 +1,13 @@
+import {open} from "./look.mjs";
+const {b,page}=await open(1280,800);
+await page.goto("http://127.0.0.1:4700/");
+await page.getByRole("list",{name:"Stops"}).waitFor();
+await page.keyboard.press("n");
+await page.getByRole("heading",{name:"New work order"}).waitFor();
+const act=()=>page.evaluate(()=>document.activeElement?.outerHTML.slice(0,120));
+console.log(await act());
+await page.keyboard.press("Escape"); await page.waitForTimeout(300);
+console.log(await act());
+await page.keyboard.press("d"); await page.waitForTimeout(800);
+console.log(page.url());
+await b.close();
