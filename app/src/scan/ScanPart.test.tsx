@@ -49,6 +49,13 @@ it("reads plates where a plate is wanted, and does not scan codes then", async (
   expect(onFound).toHaveBeenCalledWith("FRY5083");
 });
 
+it("says of a plate that it does not read as its state's do", async () => {
+  read.mockResolvedValue({ ...none, plates: [readPlate("GSB822", { fits: false })] });
+  show(<ScanPart wanted="plate" region="WA" onReading={onReading} onFound={onFound} />);
+  await photograph();
+  expect(await screen.findByText("✕ Plates of WA read otherwise: a sign may be wrong, or missing")).toBeTruthy();
+});
+
 it("says what it does meanwhile, and stops when it is told to", async () => {
   let say: (step: PhotoStep) => void = () => undefined;
   read.mockImplementation(

@@ -8,7 +8,7 @@ import { SPACE } from "../ui/theme";
 import { Words } from "../ui/Words";
 import { LiveCamera } from "./LiveCamera";
 import { readPhoto, type PhotoReading, type PhotoStep } from "./readPhoto";
-import { readingWords, stepWords } from "./scanWords";
+import { plateDoubt, readingWords, stepWords } from "./scanWords";
 import { SeenChoice } from "./SeenChoice";
 
 export interface ScanPartProps {
@@ -92,7 +92,7 @@ export function ScanPart({ wanted, region = "", onReading, onFound }: ScanPartPr
         <Notice kind={choices.length > 0 ? "note" : "fault"} text={readingWords(reading, wanted)} />
       )}
       {choices.map((seen) => (
-        <SeenChoice key={seen.text} seen={seen} onChoose={choose} />
+        <SeenChoice key={seen.text} seen={seen} doubt={plateDoubt(seen, region)} onChoose={choose} />
       ))}
       {choices.length > 0 ? (
         <Words size="small" tone="muted">

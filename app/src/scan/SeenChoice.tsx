@@ -9,7 +9,16 @@ import { Words } from "../ui/Words";
 import { unsureWords } from "./scanWords";
 
 /** Something a photo may show. What was not read surely is asked, character by character, before it is taken. */
-export function SeenChoice({ seen, onChoose }: { seen: Sighting; onChoose: (text: string) => void }) {
+export function SeenChoice({
+  seen,
+  doubt = "",
+  onChoose,
+}: {
+  seen: Sighting;
+  /** What else speaks against it. */
+  doubt?: string;
+  onChoose: (text: string) => void;
+}) {
   const colors = useColors();
   const { text, looks, unsure } = seen;
   const [isAsking, setAsking] = useState(false);
@@ -17,7 +26,7 @@ export function SeenChoice({ seen, onChoose }: { seen: Sighting; onChoose: (text
   const isAsked = unsure.length > 0 && unsure.length <= MOST_UNSURE;
   const places = new Set(unsure.map(({ position }) => position));
   const said = [...text].map((character, index) => answers[index + 1] ?? character).join("");
-  const note = unsureWords([...places], looks);
+  const note = [unsureWords([...places], looks), doubt].filter(Boolean).join(". ");
   return (
     <View style={styles.list}>
       <Button label={text} onPress={() => (isAsked ? setAsking(true) : onChoose(text))} testID="scanned" />

@@ -40,3 +40,10 @@ export function unsureWords(positions: readonly number[], looks: number): string
   if (positions.length > 0) return `Not sure of character ${positions.join(", ")}`;
   return looks < 2 ? "Read once only: compare every character" : "";
 }
+
+/** Why a plate may be misread although all of it was read surely; empty for a VIN, or a plate that reads like the others. */
+export function plateDoubt(seen: object, region: string): string {
+  return "fits" in seen && seen.fits === false
+    ? `Plates of ${region} read otherwise: a sign may be wrong, or missing`
+    : "";
+}

@@ -6,6 +6,9 @@ const email = z.email();
 /** So many of a column's cells have to look alike before it is taken for that. */
 const MOST_OF_THEM = 0.7;
 
+/** These look like nothing else: taken also where a heading of its own, that nobody knows here, stands over them. */
+const UNMISTAKABLE: ReadonlySet<ImportField> = new Set(["email", "carVin", "phone"]);
+
 /** What cells of a kind look like, the surest kind first. */
 const LOOKS: readonly { field: ImportField; isOne: (cell: string) => boolean }[] = [
   { field: "email", isOne: (cell) => email.safeParse(cell).success },
@@ -29,7 +32,10 @@ export function guessByContents(
 ): (ImportField | null)[] {
   const byHeading = guessColumns(headings);
   const columns = headings.map((_, column) => rows.map((row) => (row[column] ?? "").trim()).filter(Boolean));
-  const guessed = byHeading.map((field, column) => field ?? lookOf(columns[column] ?? []));
+  const guessed = byHeading.map((field, column) => {
+    const look = field ?? lookOf(columns[column] ?? []);
+    return field !== null || look === null || headings[column] === "" || UNMISTAKABLE.has(look) ? look : null;
+  });
   const isNamed = guessed.some((field) => field === "name" || field === "lastName" || field === "business");
   if (isNamed) return guessed;
   const named = guessed.findIndex((field, column) => field === null && mostAre(columns[column] ?? [], (cell) => NAME.test(cell)));

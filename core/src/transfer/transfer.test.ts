@@ -1,3 +1,4 @@
+import { guessByContents, isHeadless } from "./guessByContents";
 import { guessColumns, type ImportField } from "./importFields";
 import { withoutFormulaGuard } from "./cells";
 import { readImportRow } from "./readImportRow";
@@ -67,5 +68,23 @@ describe("a row", () => {
   });
   it("misses columns without harm", () => {
     expect(readImportRow(["Maren"], ["name", "phone", "carVin"])).toMatchObject({ fault: null, car: null });
+  });
+});
+
+describe("columns by what stands in them", () => {
+  it("are guessed whole where no heading says anything", () => {
+    const rows = [["Maren Oyelaran", "360 555 0111", "WA", "98099", "2019"]];
+    expect(guessByContents(["", "", "", "", ""], rows)).toEqual(["name", "phone", "region", "postcode", "carYear"]);
+  });
+  it("under a heading nobody knows only where they can be nothing else", () => {
+    const rows = [["Maren Oyelaran", "OK", "40112", "maren@example.com"]];
+    expect(guessByContents(["Name", "Status", "Number", "Net"], rows)).toEqual(["name", null, null, "email"]);
+  });
+  it.each([
+    [["Maren Oyelaran", "360 555 0111"], true],
+    [["Name", "360 555 0111"], false],
+    [["Wer", "Womit"], false],
+  ])("%j is a row of its own: %s", (first, headless) => {
+    expect(isHeadless(first)).toBe(headless);
   });
 });

@@ -15,7 +15,7 @@ const PATTERNS: Readonly<Record<string, readonly string[]>> = {
   OR: ["000AAA", "AAA000"],
   TX: ["AAA0000", "AA0A000"],
   UT: ["A000AA", "A00AA", "0A0AA", "000AAA"],
-  WA: ["AAA0000", "000AAA", "AAA000"],
+  WA: ["AAA0000", "000AAA"],
   WY: ["000000", "00000AA"],
 };
 

@@ -73,6 +73,8 @@ describe("plates in several looks", () => {
     expect(seen[0]?.unsure).toMatchObject([{ position: 4, choices: ["5", "S"] }]);
   });
   it("with a sign too few or too many are no certain ones", () => {
+    for (const read of ["GSB822", "2211187", "C00881"])
+      expect([read, isCertainPlate(best([look(read), look(read)]))]).toEqual([read, false]);
     expect(isCertainPlate(best([look("RY5083"), look("RY5083")]))).toBe(false);
     expect(isCertainPlate(best([look("FRY50833"), look("FRY50833")]))).toBe(false);
   });

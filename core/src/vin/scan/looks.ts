@@ -24,7 +24,7 @@ export interface Sighting {
 }
 
 /** Below this a character is as good as not read, whatever the other looks say. */
-const WEAK = 60;
+const WEAK = 75;
 /** Read in one look only, a character has to be surer than this. */
 const WEAK_ALONE = 88;
 /** Nobody compares more characters than these; what has more is to be photographed again. */
