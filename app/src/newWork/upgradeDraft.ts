@@ -1,11 +1,19 @@
-import type { Draft } from "./draft";
+import type { Slot, SlotWish } from "../booking/slot";
+
+/** What of a draft is looked at when it comes from an older app. */
+interface Upgraded {
+  workOrderId: string;
+  known: { knownFrom: string } | null;
+  wish: SlotWish;
+  slot: Slot | null;
+}
 
 /**
  * A draft that an older app kept, with what it did not know yet.
  * @param kept - what stands in the storage; of anything that is no draft, nothing is taken.
  */
-export function upgradeDraft(kept: unknown, empty: Draft): Draft {
-  const { draft } = (typeof kept === "object" && kept !== null ? kept : {}) as { draft?: Partial<Draft> };
+export function upgradeDraft<D extends Upgraded>(kept: unknown, empty: D): D {
+  const { draft } = (typeof kept === "object" && kept !== null ? kept : {}) as { draft?: Partial<D> };
   if (typeof draft !== "object" || draft === null || typeof draft.workOrderId !== "string") return empty;
   const known = draft.known ? { ...draft.known, knownFrom: draft.known.knownFrom ?? "" } : null;
   const { slot = null } = draft;
@@ -13,6 +21,6 @@ export function upgradeDraft(kept: unknown, empty: Draft): Draft {
   return { ...empty, wish, ...draft, known };
 }
 
-function minutesOf({ startsAt, endsAt }: { startsAt: string; endsAt: string }): number {
+function minutesOf({ startsAt, endsAt }: Pick<Slot, "startsAt" | "endsAt">): number {
   return Math.round((Date.parse(endsAt) - Date.parse(startsAt)) / 60_000);
 }

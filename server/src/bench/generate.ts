@@ -171,7 +171,8 @@ async function insertBatch(db: Sequelize, businessId: string, batch: MadeUpCusto
       plateKey: normalizePlate({ plate: car.plate, region: REGION }).key,
       region: REGION,
       color: COLORS[car.year % COLORS.length] ?? null,
-      unitNumber: null, vinNote: null,
+      unitNumber: null,
+      vinNote: null,
     })),
   }));
   await db.transaction(async (transaction) => {

@@ -1,6 +1,6 @@
 import { showPhone } from "@mechanon/core";
 import type { Customer } from "@mechanon/contract";
-import type { Line } from "./exports";
+import type { Line } from "./csv";
 
 /** How many phones, emails, places and contacts the customers of a file have at the most. */
 export interface Widths {

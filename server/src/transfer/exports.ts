@@ -1,17 +1,16 @@
 import type { Response } from "express";
 import { showPhone } from "@mechanon/core";
 import type { Customer, Vehicle } from "@mechanon/contract";
-import Papa from "papaparse";
 import { Op, QueryTypes, type Sequelize } from "sequelize";
 import { CustomerRow, VehicleRow } from "../db/models";
 import { toCustomer } from "../customers/toCustomer";
 import type { Scope } from "../scope";
 import { toVehicle } from "../vehicles/toVehicle";
+import { csv, type Line } from "./csv";
 import { customerHeadings, customerLine, type Widths } from "./customerCsv";
 import { toVcard } from "./vcard";
 
 const PAGE = 500;
-export type Line = (string | null | undefined)[];
 interface Page {
   customers: Customer[];
   vehicles: Vehicle[];
@@ -116,20 +115,6 @@ const CAR_HEADINGS = [
   "Color",
   "Unit number",
 ];
-
-/**
- * What a table program may take for a formula, in the signs of other scripts too. A phone or a number alone that begins
- * with + or - is none.
- * @see OWASP, CSV injection
- */
-const FORMULA =
-  /^'+\s*[=+\-@\uFF1D\uFF20\uFF0B\uFF0D]|^\s*[=@\uFF1D\uFF20\uFF0B\uFF0D]|^[\t\r\n]|^\s*[+-](?![\d\s().-]*(?:ext\. \d+)?$)/;
-
-export function csv(headings: readonly string[], lines: readonly Line[]): string {
-  const data = lines.map((line) => line.map((cell) => cell ?? ""));
-  const text = Papa.unparse({ fields: [...headings], data }, { escapeFormulae: FORMULA });
-  return data.length === 0 ? `${headings.join(",")}\r\n` : `${text}\r\n`;
-}
 
 function phoneText(customer: Pick<Customer, "phones">, index: number): string {
   const phone = customer.phones[index];

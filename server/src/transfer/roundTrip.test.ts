@@ -9,7 +9,7 @@ import {
 } from "@mechanon/core";
 import type { Customer } from "@mechanon/contract";
 import { customerHeadings, customerLine, type Widths } from "./customerCsv";
-import { csv } from "./exports";
+import { csv } from "./csv";
 import { readCsv } from "./readCsv";
 import { readVcards } from "./readVcard";
 import { toVcard } from "./vcard";
