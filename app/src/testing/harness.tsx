@@ -6,6 +6,10 @@ import type { Business } from "../session/useSession";
 import { useSync } from "../sync/store";
 import { FaceProvider } from "../ui/face";
 import { LIBRARY_SAMPLE, SETTINGS_SAMPLE } from "./samples";
+import { useUnsavedForms } from "../unsaved/useUnsaved";
+
+// What one test left typed in a form is no other's.
+afterEach(() => useUnsavedForms.setState({ forms: {} }));
 
 export const ME: Me = {
   id: "me",
