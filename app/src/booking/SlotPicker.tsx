@@ -64,8 +64,8 @@ export function SlotPicker({ business, wish, slot, onChange, fault, noVisit }: S
         onChoose={(value) => onChange({ wish: { ...wish, day: value === NO_DAY ? null : value }, slot: null })}
       />
       {fault ? <Notice text={fault} /> : null}
-      {/* Its room is kept: what stands below does not move when a day is pressed. */}
-      <View ref={times} style={styles.times}>
+      {/* On the sheet of a call its room is kept: what stands below does not move when a day is pressed. */}
+      <View ref={times} style={[styles.times, noVisit !== undefined && styles.room]}>
         {day === null ? null : (
           <Times {...{ business, day, minutes, mechanicId, now }} value={slot?.startsAt ?? null} onChoose={choose} />
         )}
@@ -152,4 +152,4 @@ function shortDay(day: string, today: string): string {
   return showDay(day, today).replace(/^(Today|Tomorrow),.*$/, "$1");
 }
 
-const styles = StyleSheet.create({ list: { gap: SPACE.m }, times: { gap: SPACE.m, minHeight: 230 } });
+const styles = StyleSheet.create({ list: { gap: SPACE.m }, times: { gap: SPACE.m }, room: { minHeight: 230 } });

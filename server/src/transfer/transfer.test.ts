@@ -46,7 +46,8 @@ const rowsOf = async (id: string): Promise<ImportRowView[]> =>
   (await odile.get<{ rows: ImportRowView[] }>(`/api/imports/${id}/rows`)).body.rows;
 const sheetOf = async (typed: string): Promise<CustomerSheet | undefined> => {
   const { body } = await odile.get<Found>(`/api/search?q=${encodeURIComponent(typed)}`);
-  const id = body.customers[0]?.customer.id;
+  // Who has but a part of what was typed is somebody else.
+  const id = body.oddWords.length > 0 ? undefined : body.customers[0]?.customer.id;
   return id === undefined ? undefined : (await odile.get<CustomerSheet>(`/api/customers/${id}`)).body;
 };
 
