@@ -198,9 +198,9 @@ describe("photos and codes", () => {
     const yes = page.getByTestId("confirm-car").or(page.getByTestId("confirm-known"));
     await driver.tap(page.getByTestId("scanned").first());
     await yes.waitFor();
-    const nothing = await codePhoto(world.browser, [], GRAY);
+    const nothing = await labelPhoto(world.browser, ["TIRE PRESSURE"], "");
     await page.getByTestId("scan-vin").setInputFiles(nothing);
-    await page.getByText(/No VIN was found/).waitFor({ timeout: 90_000 });
+    await page.getByText(/No VIN was found/).waitFor({ timeout: 180_000 });
     expect(await yes.count()).toBe(0);
     await driver.button(/as it was/);
     await yes.waitFor();
