@@ -1,12 +1,5 @@
 import fc from "fast-check";
-import {
-  noAccessNotes,
-  noDetails,
-  readImportRow,
-  tidyName,
-  type CustomerDetails,
-  type ImportedRow,
-} from "@mechanon/core";
+import { noDetails, readImportRow, tidyName, type CustomerDetails, type ImportedRow } from "@mechanon/core";
 import type { Customer } from "@mechanon/contract";
 import { customerHeadings, customerLine, type Widths } from "./customerCsv";
 import { csv } from "./csv";
