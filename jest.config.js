@@ -16,13 +16,19 @@ const node = (displayName, roots, extra = {}) => ({
   ...extra,
 });
 
+/** The demo is loaded once for a run, and copied by each file that needs it. */
+const demoTemplate = {
+  globalSetup: "<rootDir>/scripts/demoTemplate/globalSetup.ts",
+  globalTeardown: "<rootDir>/scripts/demoTemplate/globalTeardown.ts",
+};
+
 /** One runner for all: `jest --selectProjects core server ...`. */
 module.exports = {
   projects: [
     node("core", ["core/src"]),
     node("contract", ["contract/src"]),
     node("standins", ["standins/src", "demo/src"]),
-    node("server", ["server/src"], { setupFilesAfterEnv: ["<rootDir>/scripts/jestTimeout.js"] }),
+    node("server", ["server/src"], { ...demoTemplate, setupFilesAfterEnv: ["<rootDir>/scripts/jestTimeout.js"] }),
     node("scripts", ["scripts"], { setupFilesAfterEnv: ["<rootDir>/scripts/jestTimeout.js"] }),
     {
       displayName: "app",
@@ -41,6 +47,10 @@ module.exports = {
         "/node_modules/(?!(.pnpm|react-native|@react-native|@react-native-community|expo|@expo|@expo-google-fonts|react-navigation|@react-navigation|react-native-svg|uuid|idb-keyval|react-hotkeys-hook|@mechanon))",
       ],
     },
-    node("e2e", ["e2e/src"], { testMatch: ["**/*.e2e.ts"], setupFilesAfterEnv: ["<rootDir>/scripts/jestE2e.js"] }),
+    node("e2e", ["e2e/src"], {
+      ...demoTemplate,
+      testMatch: ["**/*.e2e.ts"],
+      setupFilesAfterEnv: ["<rootDir>/scripts/jestE2e.js"],
+    }),
   ],
 };

@@ -67,7 +67,13 @@ it("decodes VINs of all kinds from the real data", () => {
         },
     );
   expect(reports.map(({ make, model, modelYear }) => [make, model, modelYear]).slice(0, 7)).toEqual([
-    ["Honda", "Accord", 2019], ["Ford", "F-150", 2019], ["Toyota", "Prius", 2010], ["Tesla", "Model 3", 2018], ["Subaru", "Outback", 2010], ["Jeep", "Grand Cherokee", 2015], ["BMW", "328i", 2016],
-  ]); // prettier-ignore
+    ["Honda", "Accord", 2019],
+    ["Ford", "F-150", 2019],
+    ["Toyota", "Prius", 2010],
+    ["Tesla", "Model 3", 2018],
+    ["Subaru", "Outback", 2010],
+    ["Jeep", "Grand Cherokee", 2015],
+    ["BMW", "328i", 2016],
+  ]);
   expect(reports.map(({ engine }) => engine.displacementL).slice(0, 4)).toEqual([1.5, 2.7, 1.8, null]);
 });

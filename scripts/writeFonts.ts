@@ -6,17 +6,14 @@ const PAGE = join(DIST, "index.html");
 
 /**
  * Writes the app's own faces into the built page, where expo-font looks for them before it makes a style of its own:
- * that one would grow with each face, and no policy can name by its hash what grows.
+ * that one would grow with each face, and no policy can name by its hash what grows. They are not fetched ahead of the
+ * scripts: until they come, once in a device's life, the text reads in the system's face.
  */
 export function withFonts(page: string, fonts: readonly string[]): string {
   const faces = fonts.map(
-    (path) => `@font-face{font-family:"${basename(path).split(".")[0]}";src:url("${path}");font-display:auto}`,
+    (path) => `@font-face{font-family:"${basename(path).split(".")[0]}";src:url("${path}");font-display:swap}`,
   );
-  const preloads = fonts.map((path) => `<link rel="preload" href="${path}" as="font" crossorigin="" />`);
-  return page.replace(
-    "</head>",
-    `${preloads.join("")}<style id="expo-generated-fonts">${faces.join("")}</style></head>`,
-  );
+  return page.replace("</head>", `<style id="expo-generated-fonts">${faces.join("")}</style></head>`);
 }
 
 if (require.main === module) {

@@ -21,6 +21,12 @@ const first = (schema: z.ZodType, value: unknown): string | null => {
   return result.success ? null : (result.error.issues[0]?.path.join(".") ?? "");
 };
 
+it("leaves out a right that only another version of the program knows", () => {
+  const business = { id: "b", name: "Larkhaven", timeZone: "UTC" };
+  const told = { id: "p", name: "Odile", role: "Owner", isMechanic: true, rights: ["seeCost", "refund"], business };
+  expect(routes.whoAmI.answer.parse(told).rights).toEqual(["seeCost"]);
+});
+
 describe("fields", () => {
   it.each([
     ["ten digits", "3605550123", { number: "+13605550123" }],

@@ -1,32 +1,34 @@
-export { type Me, type OwnSession, demoAccount, me, signInBody } from "./access/routes";
+export { stampOf, type WorkOrderStamp } from "./device/routes";
+export { type Me, type OwnSession, me, signInBody } from "./access/routes";
 export {
   type Customer,
   type CustomerFields,
   type LikelySame,
-  customer,
   customerBody,
   customerChanges,
   customerFields,
   fieldsOf,
 } from "./customers/customer";
-export { type CustomerSheet, type CustomerVisit, customerSheet } from "./customers/sheet";
+export { type CustomerSheetView, type CustomerVisit } from "./customers/sheet";
 export { emailField, phoneField, textField } from "./fields";
-export { type ReceiptView, receipt } from "./payments/routes";
-export { MOST_PHOTO_BYTES, PHOTO_TYPES } from "./photos";
+export { type ReceiptView, receiptPageRoutes } from "./payments/receiptPage";
+export { PHOTO_TYPES } from "./photos/routes";
+export { OLDEST_PROTOCOL, PERSON_HEADER, PROTOCOL, PROTOCOL_HEADER } from "./protocol";
 export { PROBLEM_STATUS, problem, type Problem, type ProblemCode } from "./problem";
-export { MOST_JSON_BYTES, type Method, type Parsed, type Route, type Sent } from "./route";
+export { MOST_JSON_BYTES, type Parsed, type Route, type Sent } from "./route";
 export { routes } from "./routes";
 export { type Found, type FoundCustomer } from "./search/routes";
 export {
-  MOST_PHRASES,
   type BusinessView,
+  type LibraryChange,
+  type LibraryFileAnswer,
   type LibraryView,
   type NewcomerReport,
   businessView,
   libraryView,
 } from "./settings/routes";
-export { type PartOffer, partOffer } from "./sourcing/routes";
-export { type ChangeEvent, changeEvent } from "./system";
+export { type PartOffer } from "./sourcing/routes";
+export { type ChangeEvent, changeEvent } from "./system/routes";
 export {
   DOUBLE_POLICIES,
   ENCODINGS,
@@ -37,30 +39,27 @@ export {
   type RowOutcome,
   importView,
 } from "./transfer/routes";
-export { variants, vehicleBody, vehicleChanges } from "./vehicles/routes";
+export { vehicleBody, vehicleChanges } from "./vehicles/routes";
 export {
   type ElsewhereReport,
   type KnownVehicle,
   type PutOffJob,
   type RecallReport,
   type VehiclePerson,
-  type VehicleSheet,
+  type VehicleSheetView,
   elsewhereReport,
   recallReport,
-  vehicleSheet,
 } from "./vehicles/sheet";
-export { type Vehicle, type VehicleGuess, vehicle, vehicleGuess } from "./vehicles/vehicle";
-export { type DayVisit, type VisitEnvelope, dayVisit, visitEnvelope } from "./visits/routes";
+export { type Vehicle, type VehicleGuess } from "./vehicles/vehicle";
+export { type DayVisit, visitEnvelope } from "./visits/routes";
 export {
   type CommandOutcome,
   type OpenRequest,
-  type OpenWork,
+  type OpenWorkView,
   type OpenWorkGroup,
   type WorkOrderChange,
-  type WorkOrderEnvelope,
-  type WorkOrderView,
-  commandOutcome,
-  workOrderEnvelope,
   workOrderView,
+  type WorkOrderView,
+  workOrderEnvelope,
 } from "./workOrders/routes";
-export { type WorkOrderSummary, workOrderSummary } from "./workOrders/summary";
+export { type WorkOrderSummary } from "./workOrders/summary";

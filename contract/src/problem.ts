@@ -1,7 +1,17 @@
 import { z } from "zod";
+import { ACCESS_PROBLEMS } from "./access/problems";
+import { CUSTOMER_PROBLEMS } from "./customers/problems";
+import { PAYMENT_PROBLEMS } from "./payments/problems";
+import { PHOTO_PROBLEMS } from "./photos/problems";
+import { SETTINGS_PROBLEMS } from "./settings/problems";
+import { SOURCING_PROBLEMS } from "./sourcing/problems";
+import { TRANSFER_PROBLEMS } from "./transfer/problems";
+import { VEHICLE_PROBLEMS } from "./vehicles/problems";
+import { VISIT_PROBLEMS } from "./visits/problems";
+import { WORK_ORDER_PROBLEMS } from "./workOrders/problems";
 
-/** Every code a problem document can carry, with the status it comes with. */
-export const PROBLEM_STATUS = {
+/** Codes of what can go wrong with any request, whatever it is about. */
+const REQUEST_PROBLEMS = {
   "request/unreadable": 400,
   "request/invalid": 422,
   "request/too-large": 413,
@@ -13,56 +23,31 @@ export const PROBLEM_STATUS = {
   "request/wrong-origin": 403,
   "request/too-often": 429,
   "server/busy": 503,
+  /** The app is older than what this server takes. */
+  "app/outdated": 409,
+  /** The server is older than the app. */
+  "app/ahead": 503,
+  /** Said by a server newer than this app, which does not know the code; its words are all there is. */
+  "request/unknown": 400,
   "route/not-found": 404,
-  "session/missing": 401,
-  "session/wrong-password": 401,
-  "session/too-many-tries": 429,
-  "rights/missing": 403,
-  "customer/not-found": 404,
-  "customer/kept-already": 409,
-  "customer/merge-with-itself": 409,
-  "customer/work-open": 409,
-  "customer/erased": 409,
-  "merge/not-found": 404,
-  "merge/too-late": 409,
-  "merge/undone": 409,
-  "import/not-found": 404,
-  "import/unreadable": 422,
-  "import/not-now": 409,
-  "directory/unreachable": 503,
-  "postcode/unreachable": 503,
-  "vehicle/not-found": 404,
-  "vehicle/vin-taken": 409,
-  "vehicle/plate-taken": 409,
-  "vehicle/owner-driver": 409,
-  "vehicle/no-source": 422,
-  "vehicle/source-unreachable": 503,
-  "phrase/too-many": 409,
-  "work-order/not-found": 404,
-  "visit/not-found": 404,
-  "photo/not-found": 404,
-  "photo/unreadable": 422,
-  "receipt/not-found": 404,
-  "receipt/link-ended": 410,
-  "receipt/no-phone": 422,
-  "receipt/texts-refused": 422,
   "version/changed": 409,
-  "command/id-reused": 409,
-  "command/refused": 409,
-  "parts/nothing-to-order": 409,
-  "parts/being-ordered": 409,
-  "parts/no-supplier": 404,
-  "parts/offer-changed": 409,
-  "parts/supplier-unreachable": 503,
-  "parts/supplier-refused": 409,
-  "payment/nothing-due": 409,
-  "payment/amount-too-high": 409,
-  "payment/terminal-unreachable": 503,
-  "payment/given-up": 409,
-  "plate/unknown": 404,
-  "plate/register-unreachable": 503,
   "database/unreachable": 503,
   "server/failed": 500,
+} as const;
+
+/** Every code a problem document can carry, with the status it comes with: what each area keeps, put together. */
+export const PROBLEM_STATUS = {
+  ...REQUEST_PROBLEMS,
+  ...ACCESS_PROBLEMS,
+  ...CUSTOMER_PROBLEMS,
+  ...PAYMENT_PROBLEMS,
+  ...PHOTO_PROBLEMS,
+  ...SETTINGS_PROBLEMS,
+  ...SOURCING_PROBLEMS,
+  ...TRANSFER_PROBLEMS,
+  ...VEHICLE_PROBLEMS,
+  ...VISIT_PROBLEMS,
+  ...WORK_ORDER_PROBLEMS,
 } as const;
 export type ProblemCode = keyof typeof PROBLEM_STATUS;
 const PROBLEM_CODES = Object.keys(PROBLEM_STATUS) as [ProblemCode, ...ProblemCode[]];
@@ -76,6 +61,8 @@ export const problem = z
     code: z.enum(PROBLEM_CODES),
     detail: z.string(),
     fields: z.array(z.object({ path: z.string(), message: z.string() })).optional(),
+    /** Of what is kept already: the id it is kept under. */
+    keptId: z.string().optional(),
   })
   .meta({ id: "Problem" });
 export type Problem = z.infer<typeof problem>;

@@ -1,11 +1,13 @@
 import { accessRoutes } from "./access/routes";
 import { customerRoutes } from "./customers/routes";
+import { deviceRoutes } from "./device/routes";
+import { receiptPageRoutes } from "./payments/receiptPage";
 import { paymentRoutes } from "./payments/routes";
-import { photoRoutes } from "./photos";
+import { photoRoutes } from "./photos/routes";
 import { searchRoutes } from "./search/routes";
 import { settingsRoutes } from "./settings/routes";
 import { sourcingRoutes } from "./sourcing/routes";
-import { systemRoutes } from "./system";
+import { systemRoutes } from "./system/routes";
 import { transferRoutes } from "./transfer/routes";
 import { vehicleRoutes } from "./vehicles/routes";
 import { visitRoutes } from "./visits/routes";
@@ -22,7 +24,9 @@ export const routes = {
   ...visitRoutes,
   ...sourcingRoutes,
   ...paymentRoutes,
+  ...receiptPageRoutes,
   ...photoRoutes,
   ...searchRoutes,
   ...transferRoutes,
+  ...deviceRoutes,
 };

@@ -1,30 +1,23 @@
-export { RIGHTS, hasRight, right, type Actor, type Right } from "./access/rights";
-export { redactLibrary, redactSettings } from "./quoting/redact";
+export { hasRight, rights, type Actor, type Right } from "./access/rights";
+export { redactLibrary } from "./quoting/redact";
+export { redactSettings } from "./settings/redactSettings";
 export { redactWorkOrder } from "./workOrders/redactWorkOrder";
 export {
   CONTACT_WAYS,
   CUSTOMER_KINDS,
-  accessNotes,
-  contact,
   customerDetails,
-  customerEmail,
-  customerPhone,
-  newcomerAnswer,
   noAccessNotes,
   noDetails,
-  serviceAddress,
-  textConsent,
   type AccessNotes,
   type Contact,
   type ContactWay,
   type CustomerDetails,
-  type CustomerEmail,
   type CustomerKind,
   type CustomerPhone,
   type ServiceAddress,
   type TextConsent,
 } from "./customers/details";
-export { approvalLimitOf, approversOf, type Approver } from "./customers/approvers";
+export { approvalLimitOf, approversOf } from "./customers/approvers";
 export {
   LIKENESSES,
   isSurelySame,
@@ -36,110 +29,135 @@ export {
 export { mergedDetails } from "./customers/mergedDetails";
 export { tidyName } from "./customers/personName";
 export { readPhone, showPhone } from "./customers/phone";
+export { knowAllCountries } from "./customers/phoneMetadata";
 export { accessAt, accessLine, mainPhone, mainPlace, mayText, textPhone } from "./customers/reach";
 export { ERASED, visitWithoutPerson, workOrderWithoutPerson } from "./workOrders/withoutPerson";
-export { soundsLike } from "./customers/soundsLike";
 export { streetKey } from "./customers/street";
 export { withoutFormulaGuard } from "./transfer/cells";
 export { guessByContents, isHeadless } from "./transfer/guessByContents";
-export { IMPORT_FIELDS, guessColumns, type ImportField } from "./transfer/importFields";
+export { IMPORT_FIELDS, type ImportField } from "./transfer/importFields";
 export { readImportRow, type ImportedCar, type ImportedRow } from "./transfer/readImportRow";
 export { differingMarks } from "./search/differingMarks";
 export { matchMarks, type Mark } from "./search/matchMarks";
-export { mayBeHeardAs, soundKeys } from "./search/soundKeys";
+export { mayBeHeardAs, soundKeys } from "./text/soundKeys";
 export { FEWEST_NEAR, isNearMiss, isOneEditAway, shapesOf } from "./search/nearMiss";
-export { LOCAL_PHONE_DIGITS, phoneKeys, readSearch, vinKey, type SearchQuery } from "./search/searchQuery";
+export { LOCAL_PHONE_DIGITS, readSearch, type SearchQuery } from "./search/searchQuery";
 export {
-  KEY_KINDS,
   WORD_FIELDS,
   searchTerms,
   type KeyKind,
   type SearchTerms,
   type SearchedCustomer,
-  type SearchedVehicle,
   type WordField,
 } from "./search/searchTerms";
+export { isFoundBy } from "./search/isFoundBy";
 export { otherSpellings } from "./search/otherSpellings";
-export { fold } from "./search/fold";
-export { wordsOf } from "./search/words";
-export { showPlace } from "./wording/place";
+export { fold } from "./text/fold";
+export { wordsOf } from "./text/words";
+export { showPlace } from "./places/showPlace";
 export { tenThousandths } from "./exact/decimal";
 export { gradeFromMeasurement, openPoints } from "./inspection/grade";
 export { offersForConcerns, offersForFindings, type Offer } from "./inspection/offers";
-export { approvedQuote, balanceOf, type Balance } from "./payments/balance";
-export { libraryJob, quoteLine, type LibraryJob, type PartLine, type QuoteLine } from "./quoting/line";
-export { unitPriceFromCost } from "./quoting/price/unitPrice";
-export type { PricedLine, PricedQuote } from "./quoting/price/priceQuote";
-export { receiptOf, type Receipt } from "./payments/receipt";
-export { CUSTOMER_PAYER, priceWorkOrder } from "./quoting/priceWorkOrder";
-export { orderCostCents } from "./sourcing/orderCost";
-export { driveMinutes, milesBetween } from "./schedule/driveMinutes";
+export { balanceOf } from "./payments/balance";
+export { type LaborLine, type LineSource, type PartLine, type QuoteLine } from "./quoting/quoteLine";
 export {
-  businessSettings,
-  upgradeSettings,
-  type ListName,
-  concernPhrase,
-  newcomerSettings,
-  type BusinessSettings,
-  type ConcernPhrase,
-  type InspectionPoint,
-  type MoneyRules,
-  type NewcomerSettings,
-  type ConcernGap,
-  type OwnersInterval,
-} from "./settings/businessSettings";
+  JOB_CONDITIONS,
+  JOB_RIGHTS,
+  libraryJob,
+  positionsOfJob,
+  type LibraryJob,
+  type LibraryJobInput,
+} from "./quoting/libraryJob";
+export { fitJob, type FittedJob, type JobFit } from "./quoting/fitJob";
+export { fittedAlone } from "./quoting/fittedAlone";
+export type { LaborRate } from "./quoting/laborRate";
+export { CHOSEN_RATE, isAfterHours } from "./quoting/standingRate";
+export { creditedHours } from "./quoting/assigned";
+export { personPay, type PersonPay } from "./quoting/personPay";
+export { earnedByPerson } from "./quoting/withPay";
+export { paperWords } from "./quoting/paperWords";
+export { companionsOf } from "./quoting/companions";
+export { LIBRARY_COLUMNS, jobsFromRows, rowsOfJobs } from "./quoting/libraryTable";
+export { sameLibraryJob } from "./quoting/sameLibraryJob";
+export { libraryChanges, libraryJobFault, readLibraryFile, writeLibraryFile } from "./quoting/libraryFile";
+export { keptFromQuote } from "./quoting/keptFromQuote";
+export { fitDiffers } from "./quoting/fitDiffers";
+export type { QuoteSlice } from "./quoting/slice";
+export { savedHours } from "./quoting/shareSteps";
+export type { PricedQuote } from "./quoting/price/priceQuote";
+export { receiptContent, receiptOf } from "./payments/receipt";
+export { CUSTOMER_PAYER, creditsOf, priceWorkOrder } from "./quoting/priceWorkOrder";
+export { orderCostCents } from "./sourcing/orderCost";
+export { driveMinutes } from "./schedule/driveMinutes";
+export { businessSettings, upgradeSettings, type ListName, type BusinessSettings } from "./settings/businessSettings";
+export { concernGap, concernPhrase, type ConcernGap, type ConcernPhrase } from "./concerns/phrase";
+export { newcomerQuestion, newcomerSettings, type NewcomerSettings } from "./customers/newcomers";
+export type { InspectionPoint } from "./inspection/point";
+export { showMeasure } from "./inspection/showMeasure";
+export type { MoneyRules } from "./quoting/moneyRules";
+export {
+  changesOfList,
+  idOf,
+  itemChanges,
+  nameOf,
+  wholeOf,
+  withChanges,
+  type ItemChange,
+  type KeyOf,
+} from "./settings/itemChanges";
+export { laborSettings, laborSettingsOf, withLaborSettings, type LaborSettings } from "./settings/laborSettings";
+export { LIST_LIMITS } from "./settings/listLimits";
 export { mergeLists } from "./settings/mergeLists";
-export { normalizePlate, type Plate } from "./vehicles/plate";
+export { normalizePlate } from "./vehicles/plate";
 export { applyVisitCommand } from "./visits/applyVisitCommand";
 export { visitCommand, type VisitCommand } from "./visits/commands";
 export { upgradeVisit } from "./visits/upgradeVisit";
 export type { VisitRefusal } from "./visits/refusals";
 export { visitStanding, type VisitStanding } from "./visits/standing";
-export { place, typedPlace, type Place } from "./places/place";
+export { typedPlace, type Place } from "./places/place";
 export { instant } from "./commands/fields";
-export { isText, text } from "./wording/text";
+export { text } from "./text/text";
 export { visitState, type VisitState } from "./visits/state";
-export { countOf } from "./wording/count";
-export { showCustomer } from "./wording/customer";
+export { countOf } from "./text/countOf";
+export { showCustomer } from "./customers/showCustomer";
 export {
   addDays,
   dayOf,
   inZone,
   instantAt,
-  minuteOfDay,
+  readTimeOfDay,
   showAge,
   showDate,
   showDay,
   showMoment,
   showTime,
-} from "./wording/dates";
-export { onMyWayText, receiptText } from "./wording/messages";
-export { readMoney, showMoney } from "./wording/money";
+  showTimeOfDay,
+} from "./dates/dates";
+export { onMyWayText, receiptText } from "./messages/messageTexts";
+export { readMoney, showMoney } from "./money/money";
 export { nextActLabel } from "./workOrders/nextActLabel";
-export { showWhole } from "./wording/number";
-export { carMarks, showMiles, showVehicle } from "./wording/vehicle";
-export { approvedJobs, openJobs, standingAnswer } from "./approvals/standing";
+export { showWhole } from "./text/showWhole";
+export { carMarks, showMiles, showVehicle } from "./vehicles/vehicleName";
+export { approvedJobs, standingAnswer } from "./approvals/standing";
 export { jobTotals, quoteTotalCents } from "./quoting/totals";
 export { applyCommand } from "./workOrders/applyCommand";
 export type { CommandContext } from "./commands/context";
+export type { WorkOrderContext } from "./workOrders/context";
 export { Refusal } from "./commands/refusal";
 export {
   clientWorkOrderCommand,
   ruleOf,
-  workOrderCommand,
   type ClientWorkOrderCommand,
   type WorkOrderCommand,
-  type WorkOrderCommandOf,
 } from "./workOrders/commands";
 export { nextAct, type NextAct } from "./workOrders/nextAct";
 export { approvedParts, partStatus, quantityToBuy, quantityToCome, type PartStatus } from "./sourcing/partStatus";
 export { REFUSAL_CODES, conflictWords, isRefusalCode, refusalWords, type RefusalCode } from "./workOrders/refusals";
 export { ANSWERS, type Answer, type Job } from "./quoting/slice";
-export type { Approval, Signature } from "./approvals/slice";
-export type { Concern } from "./concerns/slice";
+export type { Signature } from "./approvals/slice";
+export { type FieldChanges, changedFields, makeChanges } from "./conflicts/fieldChanges";
 export type { Conflict } from "./conflicts/slice";
-export { GRADES, type Finding, type Grade } from "./inspection/slice";
-export type { Payment } from "./payments/slice";
+export { GRADES, type Grade } from "./inspection/slice";
 export type { PartsOrder } from "./sourcing/slice";
 export { workOrderState, type WorkOrderState } from "./workOrders/state";
 export { upgradeCommand } from "./workOrders/upgradeCommand";
@@ -151,28 +169,32 @@ export {
   SPEC_KEYS,
   serviceInterval,
   specCorrection,
+  specChoices,
   specFault,
   specLines,
   specSheet,
   type ServiceInterval,
   type SpecCorrection,
   type SpecKey,
-  type SpecLine,
   type SpecSheet,
 } from "./vehicles/specs/specSheet";
-export {
-  odometerTrend,
-  predictMiles,
-  type OdometerReading,
-  type OdometerTrend,
-} from "./vehicles/odometer/odometerTrend";
-export { MOST_MILES, odometerDoubt, readOdometer, type OdometerDoubt } from "./vehicles/odometer/odometerDoubt";
-export { dueServices, intervalsFor, type DueService } from "./vehicles/service/dueServices";
-export { lastService, type LastService, type PartUsed } from "./vehicles/service/lastService";
-export { servicesDone } from "./vehicles/service/servicesDone";
+export { odometerTrend, predictMiles, type OdometerReading } from "./vehicles/odometer/odometerTrend";
+export { odometerDoubt, readOdometer, type OdometerDoubt } from "./vehicles/odometer/odometerDoubt";
+export { dueServices, intervalsFor, type DueService } from "./servicing/dueServices";
+export { lastService, type LastService, type PartUsed } from "./servicing/lastService";
+export { servicesDone } from "./servicing/servicesDone";
 export { compareTires, type TireComparison, type TireWarning } from "./vehicles/tire/compareTires";
 export { readTireAge, type TireAge } from "./vehicles/tire/tireAge";
 export { swapStakes, type SwapStakes } from "./workOrders/swap";
 export { swapWords, type SwapChoice } from "./workOrders/swapWords";
 export { LEDGER_VERSION, ledgerOf, type Ledger } from "./workOrders/ledger";
-export { WAITS, waitingOf, type Wait, type Waiting } from "./workOrders/waiting";
+export { listed } from "./workOrders/listed";
+export { WAITS, type Wait } from "./workOrders/waiting";
+export { ownersInterval } from "./servicing/ownersInterval";
+
+export * from "./vehicles/build";
+export * from "./laborGuide/guide";
+export * from "./laborGuide/position";
+export * from "./laborGuide/carFacts";
+export * from "./laborGuide/readGuide";
+export * from "./laborGuide/resolveOperation";

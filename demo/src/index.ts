@@ -1,6 +1,7 @@
-export { BUSINESS, PEOPLE, SETTINGS, STREETS } from "./business";
-export { CUSTOMERS, REGISTER_ONLY, type DemoCar, type DemoCustomer } from "./customers";
-export { DIRECTORY, FAR_POSTCODES, POSTCODES } from "./places";
+export { PEOPLE } from "./access";
+export { CUSTOMERS, REGISTER_ONLY, type DemoCustomer } from "./customers";
 export { LIBRARY } from "./library";
-export { WORK_ORDERS, type DemoVisit, type DemoWorkOrder } from "./work";
-export { SUPPLIER } from "./supplier";
+export { DIRECTORY, FAR_POSTCODES, POSTCODES, STREETS } from "./places";
+export { BUSINESS, SETTINGS } from "./settings";
+export { SUPPLIER } from "./sourcing";
+export { WORK_ORDERS, type DemoVisit, type DemoWorkOrder } from "./workOrders";

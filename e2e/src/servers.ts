@@ -14,18 +14,27 @@ export interface Servers {
   url: string;
   standins: string;
   stopServer(): Promise<void>;
+  /** Ends it in the middle of whatever it does. */
+  killServer(): Promise<void>;
   startServer(): Promise<void>;
   /** Makes a stand-in fail, or no longer; for so many requests, or until it is switched again. */
   fault(service: string, name: string, times?: number): Promise<void>;
+  /** Rows of this database, asked as one who sees all. */
+  rows(sql: string): Promise<Record<string, unknown>[]>;
   stop(): Promise<void>;
 }
 
-/** Starts everything on a fresh database; needs the addresses ./test sets and the built web app. */
-export async function startServers(): Promise<Servers> {
+/**
+ * Starts everything on a fresh database; needs the addresses ./test sets and the built web app.
+ * @param more - what the server is told besides.
+ */
+export async function startServers(more: Record<string, string> = {}): Promise<Servers> {
   const admin = process.env.PG_ADMIN_URL;
   if (!admin) throw new Error("PG_ADMIN_URL is not set; ./test sets it");
+  const template = process.env.DEMO_TEMPLATE;
+  if (!template) throw new Error("DEMO_TEMPLATE is not set; the jest project of the journeys sets it");
   const database = `e2e_${randomBytes(6).toString("hex")}`;
-  await query(admin, `create database ${database} owner mechanon_owner`);
+  await query(`${admin}/postgres`, `create database ${database} owner mechanon_owner template ${template}`);
   const [port, standinsPort] = [await freePort(), await freePort()];
   const url = `http://127.0.0.1:${port}`;
   const standins = `http://127.0.0.1:${standinsPort}`;
@@ -37,6 +46,7 @@ export async function startServers(): Promise<Servers> {
     STANDINS_URL: standins,
     LOG_LEVEL: "error",
     OUTSIDE_TIMEOUT_MS: "1500",
+    ...more,
     PHOTOS_FOLDER: join(tmpdir(), `mechanon-photos-${database}`),
   };
   let server: ChildProcess | null = null;
@@ -50,6 +60,10 @@ export async function startServers(): Promise<Servers> {
       if (server) await end(server);
       server = null;
     },
+    async killServer() {
+      if (server) await end(server, "SIGKILL");
+      server = null;
+    },
     async fault(service, name, times) {
       const response = await fetch(`${standins}/faults`, {
         method: "POST",
@@ -58,11 +72,12 @@ export async function startServers(): Promise<Servers> {
       });
       if (response.status !== 204) throw new Error(`no such fault: ${service} ${name}`);
     },
+    rows: (sql) => query(`${admin}/${database}`, sql),
     async stop() {
       await servers.stopServer();
       await end(standinsProcess);
       await rm(env.PHOTOS_FOLDER, { recursive: true, force: true });
-      await query(admin, `drop database if exists ${database} with (force)`);
+      await query(`${admin}/postgres`, `drop database if exists ${database} with (force)`);
     },
   };
   await servers.startServer();
@@ -90,19 +105,22 @@ function run(script: string, env: Record<string, string>, readyMark: string): Pr
   });
 }
 
-function end(child: ChildProcess): Promise<void> {
+function end(child: ChildProcess, signal: NodeJS.Signals = "SIGTERM"): Promise<void> {
   if (child.exitCode !== null) return Promise.resolve();
   return new Promise((resolve) => {
     child.once("exit", () => resolve());
-    child.kill("SIGTERM");
+    child.kill(signal);
   });
 }
 
-async function query(adminUrl: string, sql: string): Promise<void> {
-  const client = new pg.Client({ connectionString: `${adminUrl}/postgres` });
+async function query(url: string, sql: string): Promise<Record<string, unknown>[]> {
+  const client = new pg.Client({ connectionString: url });
   await client.connect();
-  await client.query(sql);
-  await client.end();
+  try {
+    return (await client.query<Record<string, unknown>>(sql)).rows;
+  } finally {
+    await client.end();
+  }
 }
 
 function freePort(): Promise<number> {

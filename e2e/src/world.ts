@@ -1,5 +1,5 @@
 import type { Browser } from "playwright-core";
-import { Driver, PHONE, launchBrowser, type Viewport } from "./driver";
+import { Driver, PHONE, launchBrowser, type Account, type Viewport } from "./driver";
 import { startServers, type Servers } from "./servers";
 
 /** What the journeys of one file walk in: servers with a fresh demo database, and a browser. */
@@ -30,8 +30,8 @@ export function openWorld(): World {
       return opened(browser);
     },
     async signedIn(viewport = PHONE, name = /Odile/, from = opened(browser)) {
-      const driver = await Driver.open(from, viewport, opened(servers).url);
-      await driver.button(name);
+      const { url } = opened(servers);
+      const driver = await Driver.open(from, viewport, url, await accountOf(url, name));
       await driver.page.getByRole("list", { name: "Stops" }).waitFor();
       return driver;
     },
@@ -42,6 +42,14 @@ export function openWorld(): World {
 export async function checked(driver: Driver, name: string): Promise<void> {
   await driver.picture(name);
   expect({ screen: name, violations: await driver.violations() }).toEqual({ screen: name, violations: [] });
+}
+
+export async function accountOf(url: string, name: RegExp): Promise<Account> {
+  const answer = await fetch(`${url}/api/demo-accounts`);
+  const { accounts } = (await answer.json()) as { accounts: Account[] };
+  const account = accounts.find((each) => name.test(each.name));
+  if (!account) throw new Error(`the demo has no account of ${String(name)}`);
+  return account;
 }
 
 function opened<Thing>(thing: Thing | undefined): Thing {

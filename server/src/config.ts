@@ -1,6 +1,5 @@
 import { join } from "node:path";
 import { z } from "zod";
-import type { S3Place } from "./photos/store/photoStore";
 
 const environment = z.object({
   PORT: z.coerce.number().int().min(0).max(65535).default(4300),
@@ -25,47 +24,29 @@ const environment = z.object({
   SETTLE_AFTER_MS: z.coerce.number().int().positive().default(20_000),
 });
 
-/** Everything the environment decides, complete and typed. */
-export interface Config {
-  port: number;
-  host: string;
-  databaseUrl: string;
-  databaseOwnerUrl: string;
-  publicUrl: string;
-  standinsUrl: string;
-  webDir: string;
-  vinTable: string;
-  photosFolder: string;
+/** The environment as it is read: complete and typed, by the names the program uses. */
+const settled = environment.transform((read) => ({
+  port: read.PORT,
+  host: read.HOST,
+  databaseUrl: read.DATABASE_URL,
+  databaseOwnerUrl: read.DATABASE_OWNER_URL,
+  publicUrl: read.PUBLIC_URL ?? `http://127.0.0.1:${read.PORT}`,
+  standinsUrl: read.STANDINS_URL,
+  webDir: read.WEB_DIR,
+  vinTable: read.VIN_TABLE,
+  photosFolder: read.PHOTOS_FOLDER,
   /** null: photos are files. */
-  photosS3: S3Place | null;
-  logLevel: string;
-  outsideTimeoutMs: number;
-  settleAfterMs: number;
-}
+  photosS3:
+    read.PHOTOS_S3_BUCKET === undefined
+      ? null
+      : { bucket: read.PHOTOS_S3_BUCKET, endpoint: read.PHOTOS_S3_ENDPOINT ?? null, region: read.PHOTOS_S3_REGION },
+  logLevel: read.LOG_LEVEL,
+  outsideTimeoutMs: read.OUTSIDE_TIMEOUT_MS,
+  settleAfterMs: read.SETTLE_AFTER_MS,
+}));
+export type Config = z.output<typeof settled>;
 
 /** Reads the environment once, at start. @throws {z.ZodError} naming what does not fit. */
 export function readConfig(env: Readonly<Record<string, string | undefined>>): Config {
-  const read = environment.parse(env);
-  return {
-    port: read.PORT,
-    host: read.HOST,
-    databaseUrl: read.DATABASE_URL,
-    databaseOwnerUrl: read.DATABASE_OWNER_URL,
-    publicUrl: read.PUBLIC_URL ?? `http://127.0.0.1:${read.PORT}`,
-    standinsUrl: read.STANDINS_URL,
-    webDir: read.WEB_DIR,
-    vinTable: read.VIN_TABLE,
-    photosFolder: read.PHOTOS_FOLDER,
-    photosS3:
-      read.PHOTOS_S3_BUCKET === undefined
-        ? null
-        : {
-            bucket: read.PHOTOS_S3_BUCKET,
-            endpoint: read.PHOTOS_S3_ENDPOINT ?? null,
-            region: read.PHOTOS_S3_REGION,
-          },
-    logLevel: read.LOG_LEVEL,
-    outsideTimeoutMs: read.OUTSIDE_TIMEOUT_MS,
-    settleAfterMs: read.SETTLE_AFTER_MS,
-  };
+  return settled.parse(env);
 }

@@ -4,8 +4,8 @@ import type { Sequelize } from "sequelize";
 import type { VinContext } from "@mechanon/core/vin";
 import type { Config } from "./config";
 import type { Outside } from "./outside/outside";
-import type { PhotoStore } from "./photos/store/photoStore";
-import type { RulesCache } from "./settings/rulesCache";
+import type { PhotoStore } from "./photoStore/photoStore";
+import type { RulesCache } from "./rules/rulesCache";
 
 /** What the whole server shares. */
 export interface Deps {
@@ -26,4 +26,12 @@ export interface Scope {
   timeZone: string;
   businessName: string;
   actor: Actor;
+}
+
+/** Who is signed in, and until when. */
+export interface SessionPerson extends Scope {
+  sessionId: string;
+  sessionEndsAt: Date;
+  role: string;
+  isMechanic: boolean;
 }

@@ -9,17 +9,17 @@ import type { Config } from "./config";
 import { connect } from "./db/connect";
 import { grantServer, requireOwnRowsOnly } from "./db/grants";
 import { migrate } from "./db/migrate";
-import { defineModels } from "./db/models";
+import { defineModels } from "./models";
 import { ofBusiness } from "./db/ofBusiness";
-import { loadDemo } from "./demo/load";
+import { loadDemo } from "./demo/loadDemo";
 import { ChangeListener } from "./events/listener";
-import { createApp } from "./http/app";
+import { createApp } from "./app";
 import { connectOutside } from "./outside/outside";
-import { openPhotoStore } from "./photos/store/openStore";
+import { openPhotoStore } from "./photoStore/openStore";
 import { startWorker } from "./queue/worker";
 import type { Deps } from "./scope";
 import { businessesOutdated, indexOutdated } from "./search/indexCustomers";
-import { RulesCache } from "./settings/rulesCache";
+import { RulesCache } from "./rules/rulesCache";
 
 /** What a slow sender is given for its headers, and for all of a request. */
 const HEADERS_MS = 15_000;

@@ -33,7 +33,21 @@ afterEach(() => Promise.all(["register", "supplier", "terminal", "messages"].map
 describe("switches", () => {
   it.each(["register", "supplier", "terminal", "messages"])("take %s down and up again", async (service) => {
     expect((await set(service, "down")).status).toBe(204);
-    const ask = () => (service === "register" ? fetch(`${url}/register/plates/WA/X`).then(({ status }) => status) : post(service === "messages" ? "/messages" : service === "supplier" ? "/suppliers/gull-harbor/offers" : "/terminal/charges", service === "supplier" ? { partNumbers: [] } : service === "messages" ? { to: "1", text: "x" } : { amountCents: 1, reference: "r" }).then(({ status }) => status)); // prettier-ignore
+    const ask = () =>
+      service === "register"
+        ? fetch(`${url}/register/plates/WA/X`).then(({ status }) => status)
+        : post(
+            service === "messages"
+              ? "/messages"
+              : service === "supplier"
+                ? "/suppliers/gull-harbor/offers"
+                : "/terminal/charges",
+            service === "supplier"
+              ? { partNumbers: [] }
+              : service === "messages"
+                ? { to: "1", text: "x" }
+                : { amountCents: 1, reference: "r" },
+          ).then(({ status }) => status);
     expect(await ask()).toBe(503);
     await set(service, "none");
     expect(await ask()).toBeLessThan(300);

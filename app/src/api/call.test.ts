@@ -65,3 +65,35 @@ it("finds the fault of each field", async () => {
   expect(fieldFaults(error)).toEqual({ phone: "no phone" });
   expect(fieldFaults(new Error("x"))).toEqual({});
 });
+
+describe("an answer that was asked for before the scripts were here", () => {
+  const early = (person: string): void => {
+    const answer = { ok: true, status: 200, json: () => Promise.resolve({ ...ME, name: person }) };
+    globalThis.mechanonAsked = { "/api/session": Promise.resolve(answer as unknown as Response) };
+  };
+  const who = async (): Promise<string> => (await call(routes.whoAmI, {})).name;
+  beforeEach(() => {
+    // Since the page was asked for.
+    jest.spyOn(performance, "now").mockReturnValue(3_000);
+    fakeServer({ "GET /api/session": { body: ME }, "DELETE /api/session": { status: 204, body: null } });
+  });
+
+  it("is taken once", async () => {
+    early("Early Bird");
+    expect([await who(), await who()]).toEqual(["Early Bird", ME.name]);
+  });
+  it("is too old after a while", async () => {
+    early("Early Bird");
+    jest.spyOn(performance, "now").mockReturnValue(60_000);
+    expect(await who()).toBe(ME.name);
+  });
+  it("is asked for again where it did not come", async () => {
+    globalThis.mechanonAsked = { "/api/session": Promise.resolve(null) };
+    expect(await who()).toBe(ME.name);
+  });
+  it("is let go where something changes meanwhile", async () => {
+    early("Signed Out");
+    await call(routes.signOut, {});
+    expect(await who()).toBe(ME.name);
+  });
+});

@@ -1,5 +1,16 @@
 import type { z } from "zod";
-import { problem, routes, type ImportView, type Parsed, type Route, type Sent } from "@mechanon/contract";
+import {
+  PERSON_HEADER,
+  PROTOCOL,
+  PROTOCOL_HEADER,
+  problem,
+  type Parsed,
+  type Route,
+  type Sent,
+} from "@mechanon/contract";
+import { noteReach } from "./reachable";
+import { actingPerson } from "./actingPerson";
+import { forgetEarly, takeEarly } from "./askedEarly";
 import { ApiProblem, Unreachable } from "./problem";
 
 type Schema = z.ZodType | null;
@@ -9,9 +20,18 @@ export type CallParts<P extends Schema, Q extends Schema, B extends Schema> = (P
   ? unknown
   : { params: Sent<P> }) &
   (Q extends null ? unknown : { query: Sent<Q> }) &
-  (B extends null ? unknown : { body: Sent<B> }) & { key?: string; signal?: AbortSignal };
+  (B extends null ? unknown : { body: Sent<B> }) & {
+    key?: string;
+    signal?: AbortSignal;
+    /** Asked whoever is signed in, not for whom this page is. */
+    asAnybody?: boolean;
+  };
 
-const TIMEOUT_MS = 30_000;
+/** A newer server may know more that can go wrong; its words are read all the same. */
+const heard = problem.extend({ code: problem.shape.code.catch("request/unknown") });
+
+/** After this long a request is given up for lost. */
+export const TIMEOUT_MS = 30_000;
 
 /**
  * Calls a route of the contract and checks its answer.
@@ -22,12 +42,13 @@ export async function call<P extends Schema, Q extends Schema, B extends Schema,
   route: Route<P, Q, B, R>,
   parts: CallParts<P, Q, B>,
 ): Promise<Parsed<R>> {
-  const { params, query, body, key, signal } = parts as {
+  const { params, query, body, key, signal, asAnybody } = parts as {
     params?: Record<string, string>;
     query?: Record<string, string>;
     body?: unknown;
     key?: string;
     signal?: AbortSignal;
+    asAnybody?: boolean;
   };
   const response = await reach(addressOf(route.path, params, query), {
     method: route.method.toUpperCase(),
@@ -35,6 +56,7 @@ export async function call<P extends Schema, Q extends Schema, B extends Schema,
       Accept: "application/json",
       ...(body === undefined ? {} : { "Content-Type": "application/json" }),
       ...(key === undefined ? {} : { "Idempotency-Key": key }),
+      ...(asAnybody ? {} : ofPerson()),
     },
     ...(body === undefined ? {} : { body: JSON.stringify(body) }),
     signal: signal ?? AbortSignal.timeout(TIMEOUT_MS),
@@ -42,24 +64,20 @@ export async function call<P extends Schema, Q extends Schema, B extends Schema,
   return (route.answer ? route.answer.parse(await response.json()) : undefined) as Parsed<R>;
 }
 
-/** Sends a picture's bytes. */
-export async function sendPhoto(id: string, photo: Blob): Promise<void> {
-  await reach(`/api/photos/${id}`, {
-    method: "POST",
-    headers: { "Content-Type": photo.type || "application/octet-stream" },
-    body: photo,
-  });
+/** The bytes of a photo. @returns null for one that is not kept any more. */
+export async function fetchPhoto(address: string): Promise<Blob | null> {
+  try {
+    return await (await reach(address, { headers: ofPerson() })).blob();
+  } catch (error) {
+    if (error instanceof ApiProblem && error.problem.status === 404) return null;
+    throw error;
+  }
 }
 
-/** Sends a file of customers; the same id again changes nothing. */
-export async function sendImport(id: string, file: File): Promise<ImportView> {
-  const address = addressOf(routes.startImport.path, { id }, { name: file.name });
-  const response = await reach(address, {
-    method: "POST",
-    headers: { "Content-Type": "application/octet-stream" },
-    body: file,
-  });
-  return routes.startImport.answer.parse(await response.json());
+/** Says whose page asks, and which protocol it speaks. */
+export function ofPerson(): Record<string, string> {
+  const person = actingPerson();
+  return { [PROTOCOL_HEADER]: String(PROTOCOL), ...(person === null ? {} : { [PERSON_HEADER]: person }) };
 }
 
 /** The address of a route with its parameters filled in. */
@@ -73,15 +91,24 @@ export function addressOf(
   return search === "" ? filled : `${filled}?${search}`;
 }
 
-async function reach(address: string, init: RequestInit): Promise<Response> {
+/**
+ * Asks the server, and tells whether it answered.
+ * @throws {ApiProblem} when the server says no, {Unreachable} when it says nothing.
+ */
+export async function reach(address: string, init: RequestInit): Promise<Response> {
   let response: Response;
   try {
-    response = await fetch(address, { credentials: "same-origin", ...init });
+    const isLooking = (init.method ?? "GET") === "GET";
+    if (!isLooking) forgetEarly();
+    const early = isLooking ? await takeEarly(address) : undefined;
+    response = early ?? (await fetch(address, { credentials: "same-origin", ...init }));
   } catch (error) {
+    noteReach(false);
     throw new Unreachable(error);
   }
+  noteReach(true);
   if (response.ok) return response;
-  const parsed = problem.safeParse(await response.json().catch(() => null));
+  const parsed = heard.safeParse(await response.json().catch(() => null));
   // A gateway in between answers in its own words: the same as no answer.
   if (!parsed.success) throw new Unreachable(new Error(`status ${response.status}`));
   throw new ApiProblem(parsed.data);

@@ -7,30 +7,32 @@ import { Slot } from "expo-router";
 import { SafeAreaProvider } from "react-native-safe-area-context";
 import { ApiProblem } from "../api/problem";
 import { registerServiceWorker } from "../offline/registerServiceWorker";
-import { upgradeKept } from "../offline/upgradeKept";
 import { FaceProvider } from "../ui/face";
 
 const queries = new QueryClient({
   queryCache: new QueryCache({
-    // A session that ended elsewhere leads to the sign-in; what is unsent stays on the device.
+    // The session ended, or is another person's: who is signed in is asked anew; what is unsent stays on the device.
     onError: (error) => {
-      if (error instanceof ApiProblem && error.problem.code === "session/missing") queries.setQueryData(["me"], null);
+      if (!(error instanceof ApiProblem)) return;
+      const { code } = error.problem;
+      if (code === "session/missing" || code === "session/of-another")
+        void queries.invalidateQueries({ queryKey: ["me"] });
     },
   }),
   defaultOptions: { queries: { retry: 1, staleTime: 5_000, refetchOnWindowFocus: true } },
 });
 
 registerServiceWorker();
-upgradeKept();
+
+export { PageFault as ErrorBoundary } from "../frame/PageFault";
 
 export default function RootLayout() {
-  const [fontsReady, fontFault] = useFonts({
+  // Until they are here the text reads in the system's face: no page waits for them.
+  useFonts({
     AtkinsonHyperlegibleNext_400Regular,
     AtkinsonHyperlegibleNext_700Bold,
     AtkinsonHyperlegibleMono_500Medium,
   });
-  // Without its own face the text still reads in the system's.
-  if (!fontsReady && !fontFault) return null;
   return (
     <SafeAreaProvider>
       <QueryClientProvider client={queries}>

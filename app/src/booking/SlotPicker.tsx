@@ -1,13 +1,14 @@
 import { useEffect, useRef } from "react";
 import { StyleSheet, View } from "react-native";
 import { addDays, dayOf, instantAt, showDay, showTime } from "@mechanon/core";
-import { useDay, useNow, useToday } from "../day/useDay";
+import { useDay, useToday } from "../day/useDay";
+import { useNow } from "../day/useNow";
 import { useMe, type Business } from "../session/useSession";
 import { Choices } from "../ui/Choices";
 import { Notice } from "../ui/Notice";
 import { scrollIntoView } from "../ui/scrollIntoView";
 import { SPACE } from "../ui/theme";
-import { Waiting } from "../ui/Waiting";
+import { WaitingRows } from "../ui/WaitingRows";
 import { Words } from "../ui/Words";
 import { freeStarts } from "./freeSlots";
 import type { Slot, SlotWish } from "./slot";
@@ -110,11 +111,11 @@ interface TimesProps {
 
 /** The times of a day at which the mechanic is free. */
 function Times({ business, day, minutes, mechanicId, now, value, onChoose }: TimesProps) {
-  const { data, error, fetchStatus, refetch } = useDay(day);
-  const isUnknown = !data && (error !== null || fetchStatus === "paused");
+  const { visits, isAnswered, error, fetchStatus, refetch } = useDay(day);
+  const isUnknown = !isAnswered && (error !== null || fetchStatus === "paused");
   // No time is offered before the day is known: the first ones could be taken.
-  if (!data && !isUnknown) return <Waiting label="Looking at the day" rows={2} />;
-  const free = freeStarts(data?.visits ?? [], mechanicId, day, minutes, business.timeZone, now);
+  if (!isAnswered && !isUnknown) return <WaitingRows label="Looking at the day" rows={2} />;
+  const free = freeStarts(visits ?? [], mechanicId, day, minutes, business.timeZone, now);
   const evening = EVENING_STARTS.map((minute) => instantAt(day, minute, business.timeZone)).filter(
     (start) => start >= now,
   );

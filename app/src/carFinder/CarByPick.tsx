@@ -8,7 +8,7 @@ import { Choices } from "../ui/Choices";
 import { Field } from "../ui/Field";
 import { Notice } from "../ui/Notice";
 import { SPACE } from "../ui/theme";
-import { Waiting } from "../ui/Waiting";
+import { WaitingRows } from "../ui/WaitingRows";
 import { Words } from "../ui/Words";
 import { vinClient } from "../vin/vinClient";
 import { useCarSearch } from "./carSearch";
@@ -20,7 +20,16 @@ const GROUPS: readonly { value: CatalogGroup; label: string }[] = [
 /** Cars that call a mechanic are mostly of these years, this one's included. */
 const USUAL_YEARS = 23;
 const FIRST_SHOWN = 16;
-const NOTHING_MORE = { vin: null, plate: null, region: null, trim: null, engine: null, drive: null, transmission: null, color: null }; // prettier-ignore
+const NOTHING_MORE = {
+  vin: null,
+  plate: null,
+  region: null,
+  trim: null,
+  engine: null,
+  drive: null,
+  transmission: null,
+  color: null,
+};
 
 /** Year, make and model picked from the VIN data; typing only narrows. What was picked by hand needs no further yes. */
 export function CarByPick() {
@@ -85,7 +94,7 @@ export function CarByPick() {
           <Choices label="What kind" options={GROUPS} value={group} onChoose={setGroup} />
         </>
       ) : busyWith !== null ? (
-        <Waiting label="Loading the versions" />
+        <WaitingRows label="Loading the versions" />
       ) : (
         <>
           <Button kind="quiet" label={`${year} ${make}, another make`} onPress={() => change({ pickedMake: null })} />
@@ -114,7 +123,7 @@ function PickOne({
 }) {
   const [typed, setTyped] = useState("");
   const [hasAll, setAll] = useState(false);
-  if (!names) return <Waiting label={`Loading: ${label.toLowerCase()}`} />;
+  if (!names) return <WaitingRows label={`Loading: ${label.toLowerCase()}`} />;
   const wanted = typed.trim().toLowerCase();
   const fitting = names.filter(
     (name) =>

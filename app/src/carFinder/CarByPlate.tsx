@@ -3,13 +3,14 @@ import { StyleSheet, View } from "react-native";
 import { routes, type VehicleGuess } from "@mechanon/contract";
 import { call } from "../api/call";
 import { errorWords } from "../api/problem";
+import { useReachable } from "../api/reachable";
 import { Button } from "../ui/Button";
 import { Choices } from "../ui/Choices";
 import { Field } from "../ui/Field";
 import { Notice } from "../ui/Notice";
 import { SPACE } from "../ui/theme";
 import { Words } from "../ui/Words";
-import { ScanPart } from "../scan/ScanPart";
+import { ScanField } from "../scan/ScanField";
 import { useVin } from "../vin/useVin";
 import { ConfirmGuess, ConfirmKnown } from "./ConfirmCar";
 import { useCarSearch } from "./carSearch";
@@ -17,6 +18,7 @@ import type { Business } from "../session/useSession";
 
 /** The car behind a plate, from our own books or the register. */
 export function CarByPlate({ business }: { business: Business }) {
+  const isReachable = useReachable((state) => state.isReachable);
   const { search, change } = useCarSearch();
   const [home = ""] = business.settings.regions;
   const region = search.plateRegion || home;
@@ -40,7 +42,7 @@ export function CarByPlate({ business }: { business: Business }) {
         maxLength={20}
         autoComplete="off"
       />
-      <ScanPart
+      <ScanField
         wanted="plate"
         region={region}
         // What an earlier plate led to says nothing of the one that is photographed.
@@ -70,13 +72,20 @@ export function CarByPlate({ business }: { business: Business }) {
           <GuessByVin key={guess.vin ?? "unknown"} guess={guess} />
         ))}
       {lookUp.data ? null : (
-        <Button
-          label="Look up the plate"
-          busy={lookUp.isPending}
-          disabled={!isTyped}
-          onPress={() => lookUp.mutate()}
-          testID="look-up-plate"
-        />
+        <>
+          {isReachable ? null : (
+            <Words size="small" tone="muted">
+              The register needs a signal. Without one: read the VIN, pick the model, or type the car by hand.
+            </Words>
+          )}
+          <Button
+            label={isReachable ? "Look up the plate" : "Look up the plate, needs signal"}
+            busy={lookUp.isPending}
+            disabled={!isTyped}
+            onPress={() => lookUp.mutate()}
+            testID="look-up-plate"
+          />
+        </>
       )}
     </View>
   );

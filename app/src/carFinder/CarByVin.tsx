@@ -1,7 +1,7 @@
 import { useState } from "react";
 import { StyleSheet, View } from "react-native";
 import { errorWords } from "../api/problem";
-import { ScanPart } from "../scan/ScanPart";
+import { ScanField } from "../scan/ScanField";
 import { Button } from "../ui/Button";
 import { Field } from "../ui/Field";
 import { Notice } from "../ui/Notice";
@@ -41,7 +41,7 @@ export function CarByVin() {
         hint={`${vin.length} of ${VIN_LENGTH} characters`}
         autoComplete="off"
       />
-      <ScanPart
+      <ScanField
         wanted="vin"
         onReading={() => setAside(search.vin)}
         onFound={(found) => {

@@ -1,9 +1,6 @@
-import { useQuery } from "@tanstack/react-query";
 import type { ReactNode } from "react";
 import { StyleSheet, View } from "react-native";
 import { showVehicle } from "@mechanon/core";
-import { routes } from "@mechanon/contract";
-import { call } from "../api/call";
 import { CarFacts } from "../cars/CarFacts";
 import type { Business } from "../session/useSession";
 import { Button } from "../ui/Button";
@@ -17,6 +14,7 @@ import { CarByPlate } from "./CarByPlate";
 import { CarByVin } from "./CarByVin";
 import { CarSearchContext, type CarSearchHolder, type CarWay, type KeptCar } from "./carSearch";
 import { MoreOfCar } from "./MoreOfCar";
+import { useCustomerSheet } from "../customers/useCustomerSheet";
 
 const WAYS: readonly { value: CarWay; label: string }[] = [
   { value: "plate", label: "Plate" },
@@ -37,11 +35,7 @@ export interface CarFinderProps extends CarSearchHolder {
 export function CarFinder({ business, fault, along, ...holder }: CarFinderProps) {
   const { search, change, caller } = holder;
   const { car } = search;
-  const { data } = useQuery({
-    queryKey: ["customer", caller.id],
-    queryFn: () => call(routes.getCustomer, { params: { id: caller.id ?? "" } }),
-    enabled: caller.id !== null,
-  });
+  const { data } = useCustomerSheet(caller.id);
   if (car) {
     const known = car.kind === "kept" ? car.vehicle : car.guess;
     return (

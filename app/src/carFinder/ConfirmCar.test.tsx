@@ -1,7 +1,7 @@
 import { fireEvent, screen } from "@testing-library/react-native";
 import type { KnownVehicle } from "@mechanon/contract";
 import { CarSearching } from "../testing/CarSearching";
-import { fakeServer, show } from "../testing/harness";
+import { fakeServer, givenActs, resetSync, show } from "../testing/harness";
 import { sheetSample, vehicleSample } from "../testing/samples";
 import { ConfirmKnown } from "./ConfirmCar";
 
@@ -12,12 +12,13 @@ const known = (over: Parameters<typeof vehicleSample>[0]): KnownVehicle => ({
   openWork: [],
 });
 
+beforeEach(() => resetSync());
+
 it("goes on with the car that is looked up now, not with the one a plate was written down for before", async () => {
   const first = known({ id: "car-1", plate: "LRK9001" });
   const second = known({ id: "car-2", plate: "LRK7781", model: "Corolla" });
   fakeServer({
     "GET /api/customers/customer-1": { body: sheetSample() },
-    "PATCH /api/vehicles/car-1": { body: { ...first.vehicle, plate: "FRY5083", version: 2 } },
   });
   const newPlate = { plate: "FRY5083", region: "WA" };
   const onChange = jest.fn();
@@ -30,6 +31,9 @@ it("goes on with the car that is looked up now, not with the one a plate was wri
   show(confirm(first));
   fireEvent.press(screen.getByTestId("new-plate"));
   expect(await screen.findByText(/FRY5083 WA/)).toBeTruthy();
+  expect(givenActs()).toMatchObject([
+    { kind: "vehicleChange", target: "car-1", was: { plate: "LRK9001" }, becomes: { plate: "FRY5083" } },
+  ]);
   screen.rerender(confirm(second));
   fireEvent.press(await screen.findByTestId("confirm-known"));
   expect(onChange).toHaveBeenLastCalledWith(

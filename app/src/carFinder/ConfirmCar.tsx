@@ -1,23 +1,26 @@
-import { useMutation, useQuery } from "@tanstack/react-query";
 import { useRouter } from "expo-router";
-import { useState } from "react";
+import { useMemo, useState } from "react";
 import { StyleSheet, View } from "react-native";
 import { showVehicle } from "@mechanon/core";
-import { routes, type KnownVehicle, type Vehicle, type VehicleGuess } from "@mechanon/contract";
+import type { KnownVehicle, Vehicle, VehicleGuess } from "@mechanon/contract";
 import type { LikelyAnswers, Variants } from "@mechanon/core/vin";
-import { call } from "../api/call";
-import { errorWords } from "../api/problem";
 import { CarFacts } from "../cars/CarFacts";
+import { changeVehicle } from "../sync/changeKept";
+import { vehicleRecord } from "../sync/keptRecords";
+import type { Pending } from "../sync/pending";
+import { useSync } from "../sync/state";
+import { useStaying } from "../sync/useStaying";
+import { withVehicleChanges } from "../sync/withKeptChanges";
 import { Button } from "../ui/Button";
 import { useColors } from "../ui/face";
 import { Field } from "../ui/Field";
 import { Notice } from "../ui/Notice";
 import { SPACE } from "../ui/theme";
 import { Words } from "../ui/Words";
-import { changesOf } from "../cars/changesOf";
 import { openFacts } from "../cars/openFacts";
 import { useCarSearch, type KeptCar } from "./carSearch";
 import { contradiction } from "./saidOfCar";
+import { useCustomerSheet } from "../customers/useCustomerSheet";
 
 export interface ConfirmGuessProps {
   guess: VehicleGuess;
@@ -75,15 +78,13 @@ export interface ConfirmKnownProps {
 /** A car we keep already: whose it is, what is open on it, and going on for the owner or for the caller. */
 export function ConfirmKnown({ known, newPlate }: ConfirmKnownProps) {
   const { customerName, people, openWork } = known;
-  const [saved, setSaved] = useState<Vehicle | null>(null);
-  // What was saved of one car says nothing of the next that is looked up.
-  const vehicle = saved?.id === known.vehicle.id ? saved : known.vehicle;
+  const pending = useSync((state) => state.pending);
+  // What was changed here and was sent may not be in the look-up's answer yet.
+  const changed = useMemo(() => changedHere(known.vehicle, pending), [known.vehicle, pending]);
+  const vehicle = useStaying(known.vehicle.id, changed) ?? known.vehicle;
   const router = useRouter();
   const { change, caller: callerNow, onOwner } = useCarSearch();
-  const { data } = useQuery({
-    queryKey: ["customer", vehicle.customerId],
-    queryFn: () => call(routes.getCustomer, { params: { id: vehicle.customerId } }),
-  });
+  const { data } = useCustomerSheet(vehicle.customerId);
   const caller = callerNow.name;
   const isCallers = callerNow.id === vehicle.customerId;
   const drives = people.some(({ customerId }) => customerId === callerNow.id);
@@ -99,7 +100,7 @@ export function ConfirmKnown({ known, newPlate }: ConfirmKnownProps) {
         }
       />
       <CarFacts car={vehicle} />
-      {newPlate ? <NewPlate vehicle={vehicle} newPlate={newPlate} onSaved={setSaved} /> : null}
+      {newPlate ? <NewPlate vehicle={vehicle} newPlate={newPlate} /> : null}
       {people.map(({ customerId, name, role }) => (
         <Words key={customerId} tone="muted">{`${role}: ${name}`}</Words>
       ))}
@@ -142,30 +143,27 @@ export function ConfirmKnown({ known, newPlate }: ConfirmKnownProps) {
   );
 }
 
+/** The car with what was changed of it here; undefined where nothing was. */
+function changedHere(vehicle: Vehicle, pending: readonly Pending[]): Vehicle | undefined {
+  const changed = withVehicleChanges(vehicle, pending);
+  return changed === vehicle ? undefined : changed;
+}
+
 /** A car we keep with another plate than the register knows it by. */
 function NewPlate({
   vehicle,
   newPlate: { plate, region },
-  onSaved,
 }: {
   vehicle: Vehicle;
   newPlate: Pick<VehicleGuess, "plate" | "region">;
-  onSaved: (vehicle: Vehicle) => void;
 }) {
-  const save = useMutation({
-    mutationFn: () =>
-      call(routes.changeVehicle, { params: { id: vehicle.id }, body: { ...changesOf(vehicle), plate, region } }),
-    onSuccess: onSaved,
-  });
   if (plate === null || (plate === vehicle.plate && region === vehicle.region)) return null;
   return (
     <>
-      {save.error ? <Notice text={errorWords(save.error)} /> : null}
       <Words>{`Kept with ${vehicle.plate === null ? "no plate" : `the plate ${vehicle.plate}`}; the register says ${plate} now.`}</Words>
       <Button
         label={`Write down its plate: ${plate}`}
-        busy={save.isPending}
-        onPress={() => save.mutate()}
+        onPress={() => void changeVehicle(vehicle.id, vehicleRecord(vehicle), { plate, region })}
         testID="new-plate"
       />
     </>

@@ -22,7 +22,9 @@ export function contradiction(
     (said.year !== null && guess.year !== null && said.year !== guess.year) ||
     isOther(said.make, guess.make) ||
     isOther(said.model, guess.model);
-  return differs ? `${showVehicle(said)} was said before; this is a ${showVehicle(guess)}. Look again at what was read.` : null; // prettier-ignore
+  return differs
+    ? `${showVehicle(said)} was said before; this is a ${showVehicle(guess)}. Look again at what was read.`
+    : null;
 }
 
 /** Neither holds the other: "Silverado" is no contradiction of "Silverado 1500". */

@@ -1,23 +1,23 @@
 import { zodResolver } from "@hookform/resolvers/zod";
-import { Fragment, createElement, useRef, useState, type ChangeEvent } from "react";
+import { Fragment, useState } from "react";
 import { Controller, useForm, type Control } from "react-hook-form";
-import { Image, StyleSheet, View } from "react-native";
-import { v7 as uuid } from "uuid";
+import { StyleSheet, View } from "react-native";
 import { z } from "zod";
-import { showVehicle } from "@mechanon/core";
-import { routes, type Vehicle } from "@mechanon/contract";
-import { call, sendPhoto } from "../api/call";
-import { errorWords } from "../api/problem";
-import { shrinkPhoto } from "../photos/shrink";
+import { normalizePlate, showVehicle } from "@mechanon/core";
+import type { Vehicle } from "@mechanon/contract";
+import { PhotoButton } from "../photos/PhotoButton";
+import { PhotoImage } from "../photos/PhotoImage";
 import { useBusiness } from "../session/useSession";
 import { Button } from "../ui/Button";
 import { Choices } from "../ui/Choices";
 import { Field } from "../ui/Field";
 import { Heading } from "../ui/Heading";
-import { Camera } from "../ui/icons";
-import { Notice } from "../ui/Notice";
 import { Screen } from "../ui/Screen";
 import { SPACE } from "../ui/theme";
+import { takeCarPhoto } from "../sync/photoActs";
+import { tried } from "./tried";
+import { changeVehicle, vehicleNotTaken } from "../sync/changeKept";
+import { vehicleRecord } from "../sync/keptRecords";
 import { BackAgain } from "../unsaved/BackAgain";
 import { useUnsavedFields } from "../unsaved/useUnsavedFields";
 import { VIN_LENGTH, useVin } from "../vin/useVin";
@@ -55,27 +55,23 @@ type CarFields = z.infer<typeof carFields>;
 
 export interface CarFormProps {
   vehicle: Vehicle;
-  onSaved: () => void;
   onLeave: () => void;
 }
 
 /** Changes what is known of a car, and what tells it apart on a lot. */
-export function CarForm({ vehicle, onSaved, onLeave }: CarFormProps) {
+export function CarForm({ vehicle, onLeave }: CarFormProps) {
   const business = useBusiness();
-  const [fault, setFault] = useState<string | null>(null);
-  const [photoId, setPhotoId] = useState(vehicle.photoId);
-  const form = useForm<CarFields>({
-    resolver: zodResolver(carFields),
-    defaultValues: {
-      ...(Object.fromEntries(FIELDS.map(({ name }) => [name, String(vehicle[name] ?? "")])) as Record<
-        FieldName,
-        string
-      >),
-      region: vehicle.region ?? business?.settings.regions[0] ?? "",
-    },
-  });
+  const [from] = useState(() => vehicleRecord(vehicle));
+  const [refused] = useState(() => vehicleNotTaken(vehicle.id));
+  const shown = { ...from, ...refused.fields };
+  const [photoId, setPhotoId] = useState(shown.photoId);
+  const initial: CarFields = {
+    ...(Object.fromEntries(FIELDS.map(({ name }) => [name, String(shown[name] ?? "")])) as Record<FieldName, string>),
+    region: shown.region ?? business?.settings.regions[0] ?? "",
+  };
+  const form = useForm<CarFields>({ resolver: zodResolver(carFields), defaultValues: initial });
   const { control, handleSubmit, watch, setValue, setError, reset, formState } = form;
-  const { isBack, drop } = useUnsavedFields(`car/${vehicle.id}`, form);
+  const { isBack, drop } = useUnsavedFields(`car/${vehicle.id}`, form, initial);
   const { vin, decoded } = useVin(watch("vin"));
   // A serial number of another length is checked by nobody.
   const report = vin.length === VIN_LENGTH ? decoded?.report : undefined;
@@ -84,38 +80,31 @@ export function CarForm({ vehicle, onSaved, onLeave }: CarFormProps) {
     // A VIN that is kept as it was, imported perhaps, does not stand in the way of the rest.
     if (asksWhy && vin !== vehicle.vin && texts.vinNote.trim() === "")
       return setError("vinNote", { message: "read the VIN again, or say why it is kept" });
-    try {
-      await call(routes.changeVehicle, {
-        params: { id: vehicle.id },
-        body: {
-          ...texts,
-          year: year.trim() === "" ? null : Number(year),
-          region: texts.plate.trim() === "" ? null : region,
-          photoId,
-          version: vehicle.version,
-        },
-      });
-      drop();
-      onSaved();
-    } catch (error) {
-      setFault(errorWords(error));
-    }
+    const plate = readPlate(texts.plate, region);
+    if (plate.fault !== null) return setError("plate", { message: plate.fault });
+    await changeVehicle(vehicle.id, from, {
+      ...orNull(texts),
+      ...plate.value,
+      vin: vin === "" ? null : vin,
+      year: year.trim() === "" ? null : Number(year),
+      photoId,
+    });
+    await refused.settle();
+    drop();
+    onLeave();
   });
   return (
     <Screen
       title="Change the car"
       measured
       foot={
-        <>
-          {fault ? <Notice text={fault} /> : null}
-          <Button
-            kind="next"
-            label="Save the car"
-            busy={formState.isSubmitting}
-            onPress={() => void save()}
-            testID="save-car"
-          />
-        </>
+        <Button
+          kind="next"
+          label="Save the car"
+          busy={formState.isSubmitting}
+          onPress={() => void save()}
+          testID="save-car"
+        />
       }
     >
       <View style={styles.head}>
@@ -136,7 +125,7 @@ export function CarForm({ vehicle, onSaved, onLeave }: CarFormProps) {
           reset();
         }}
       />
-      <CarPhoto photoId={photoId} onChange={setPhotoId} onFault={setFault} />
+      <CarPhoto vehicleId={vehicle.id} photoId={photoId} onChange={setPhotoId} />
       {FIELDS.filter(({ name }) => name !== "vinNote" || asksWhy || vehicle.vinNote !== null).map(
         ({ name, label, most, ...look }) => (
           <Fragment key={name}>
@@ -192,54 +181,41 @@ function TextField({
 
 /** A photo of the car: on a lot of white vans one knows it by its dent. */
 function CarPhoto({
+  vehicleId,
   photoId,
   onChange,
-  onFault,
 }: {
+  vehicleId: string;
   photoId: string | null;
   onChange: (id: string | null) => void;
-  onFault: (fault: string | null) => void;
 }) {
-  const input = useRef<HTMLInputElement>(null);
-  const take = async (event: ChangeEvent<HTMLInputElement>): Promise<void> => {
-    const file = event.target.files?.[0];
-    event.target.value = "";
-    if (!file) return;
-    const small = await shrinkPhoto(file);
-    if (!small)
-      return onFault(`${file.name} is no picture this device can read. Take the photo again or pick another file.`);
-    const id = uuid();
-    try {
-      await sendPhoto(id, small);
-      onFault(null);
-      onChange(id);
-    } catch (error) {
-      onFault(errorWords(error));
-    }
-  };
   return (
     <View style={styles.photos}>
-      {photoId ? (
-        <Image source={{ uri: `/api/photos/${photoId}` }} accessibilityLabel="Photo of the car" style={styles.photo} />
-      ) : null}
-      <Button
-        icon={Camera}
+      {photoId ? <PhotoImage id={photoId} label="Photo of the car" style={styles.photo} /> : null}
+      <PhotoButton
         label={photoId ? "Another photo" : "Photo of the car"}
-        onPress={() => input.current?.click()}
+        of="the car"
+        testID="photo-car"
+        onTake={async (photo) => onChange(await takeCarPhoto(vehicleId, photo))}
       />
       {photoId ? <Button kind="quiet" label="Take the photo off" onPress={() => onChange(null)} /> : null}
-      {createElement("input", {
-        ref: input,
-        type: "file",
-        accept: "image/*",
-        capture: "environment",
-        "aria-label": "Photo of the car",
-        "data-testid": "photo-car",
-        style: { display: "none" },
-        onChange: (event: ChangeEvent<HTMLInputElement>) => void take(event),
-      })}
     </View>
   );
+}
+
+/** Texts as a record keeps them: what is left empty is not known. */
+function orNull<Name extends string>(texts: Record<Name, string>): Record<Name, string | null> {
+  const entries = Object.entries<string>(texts).map(([name, text]) => [name, text.trim() || null]);
+  return Object.fromEntries(entries) as Record<Name, string | null>;
+}
+
+/** A plate as it is kept, with its state; none where nothing is typed. */
+function readPlate(typed: string, region: string): ReturnType<typeof tried<Pick<Vehicle, "plate" | "region">>> {
+  return tried(() => {
+    if (typed.trim() === "") return { plate: null, region: null };
+    const read = normalizePlate({ plate: typed, region });
+    return { plate: read.plate, region: read.region };
+  });
 }
 
 const styles = StyleSheet.create({

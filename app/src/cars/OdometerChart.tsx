@@ -2,7 +2,7 @@ import { useRouter } from "expo-router";
 import { StyleSheet, View } from "react-native";
 import Svg, { Circle, Line, Polyline } from "react-native-svg";
 import { showDate, showMiles } from "@mechanon/core";
-import type { VehicleSheet } from "@mechanon/contract";
+import type { VehicleSheetView } from "@mechanon/contract";
 import { Button } from "../ui/Button";
 import { useColors } from "../ui/face";
 import { SPACE } from "../ui/theme";
@@ -13,7 +13,7 @@ const WIDTH = 320;
 const HEIGHT = 96;
 
 /** The odometer over the years: each reading a dot, the way on to today a dashed line. */
-export function OdometerChart({ odometer, zone }: { odometer: VehicleSheet["odometer"]; zone: string }) {
+export function OdometerChart({ odometer, zone }: { odometer: VehicleSheetView["odometer"]; zone: string }) {
   const colors = useColors();
   const router = useRouter();
   const { readings, doubtful, predictedMiles } = odometer;
@@ -82,6 +82,6 @@ export function OdometerChart({ odometer, zone }: { odometer: VehicleSheet["odom
 
 const styles = StyleSheet.create({
   chart: { gap: SPACE.xs },
-  left: { alignSelf: "flex-start", paddingHorizontal: 0 },
+  left: { alignSelf: "flex-start" },
   ends: { flexDirection: "row", justifyContent: "space-between", gap: SPACE.m, flexWrap: "wrap" },
 });

@@ -9,7 +9,7 @@ import {
   type TireComparison,
   type TireWarning,
 } from "@mechanon/core";
-import type { PutOffJob, VehicleSheet } from "@mechanon/contract";
+import type { PutOffJob, VehicleSheetView } from "@mechanon/contract";
 
 /** @example partWords(...) //=> "5 × Oil 0W-20, quart, Kelpline KL-020Q" */
 function partWords({ quantity, description, brand, partNumber }: PartUsed): string {
@@ -37,7 +37,7 @@ export function putOffWords({ thenCents, nowCents }: PutOffJob): string {
 }
 
 /** How a car is driven, in one line. */
-export function odometerLine({ readings, milesPerYear, predictedMiles }: VehicleSheet["odometer"]): string {
+export function odometerLine({ readings, milesPerYear, predictedMiles }: VehicleSheetView["odometer"]): string {
   const last = readings.at(-1);
   if (!last) return "Never read";
   const now =

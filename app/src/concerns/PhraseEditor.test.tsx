@@ -51,8 +51,8 @@ it("changes the words for this once; the owner for good", async () => {
   expect(await screen.findByText("Kept in the library.")).toBeTruthy();
   expect(server.asked.find(({ method }) => method === "PATCH")?.body).toEqual({
     version: 1,
-    concerns: [{ ...PHRASE, text: "Hums loudly" }],
-    concernGaps: SETTINGS_SAMPLE.concernGaps,
+    concerns: [{ from: PHRASE, to: { ...PHRASE, text: "Hums loudly" } }],
+    concernGaps: [],
   });
 });
 
@@ -63,7 +63,9 @@ it("lets others keep changed words as a phrase of its own only", async () => {
   fireEvent.changeText(screen.getByLabelText("Words for this once"), "Hums loudly");
   fireEvent.press(screen.getByRole("button", { name: "Offer these words next time" }));
   fireEvent.press(screen.getByRole("radio", { name: "Brakes" }));
-  await waitFor(() => expect(server.asked[0]?.body).toMatchObject({ text: "Hums loudly", kind: "fault", area: "Brakes" })); // prettier-ignore
+  await waitFor(() =>
+    expect(server.asked[0]?.body).toMatchObject({ text: "Hums loudly", kind: "fault", area: "Brakes" }),
+  );
 });
 
 it("keeps own words with their kind, says when that failed, and takes them off", async () => {

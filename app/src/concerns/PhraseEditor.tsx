@@ -6,7 +6,7 @@ import { routes } from "@mechanon/contract";
 import { v7 as uuid } from "uuid";
 import { call } from "../api/call";
 import { errorWords } from "../api/problem";
-import { useRight } from "../session/useSession";
+import { useBusiness, useRight } from "../session/useSession";
 import { Button } from "../ui/Button";
 import { Choices } from "../ui/Choices";
 import { useColors } from "../ui/face";
@@ -91,20 +91,15 @@ function KeepForGood({
   areas,
 }: Pick<PhraseEditorProps, "concern" | "phrase" | "areas">) {
   const queries = useQueryClient();
+  const version = useBusiness()?.settings.versions.concerns ?? 1;
   const mayChange = useRight("settings");
   const [isAsking, setAsking] = useState(false);
   const [said, setSaid] = useState<string | null>(null);
   const keep = async (area: string): Promise<void> => {
     try {
       if (phrase && mayChange) {
-        const { settings } = await call(routes.getBusiness, {});
-        await call(routes.changeConcerns, {
-          body: {
-            version: settings.versions.concerns,
-            concerns: settings.concerns.map((each) => (each.id === phrase.id ? { ...each, text: text.trim() } : each)),
-            concernGaps: settings.concernGaps,
-          },
-        });
+        const concerns = [{ from: phrase, to: { ...phrase, text: text.trim() } }];
+        await call(routes.changeConcerns, { body: { version, concerns, concernGaps: [] } });
       } else await call(routes.keepPhrase, { body: { id: uuid(), text: text.trim(), kind, area } });
       setSaid("Kept in the library.");
       await queries.invalidateQueries({ queryKey: ["business"] });
@@ -140,6 +135,6 @@ function KeepForGood({
 
 const styles = StyleSheet.create({
   box: { borderLeftWidth: 4, paddingLeft: SPACE.m, gap: SPACE.xs },
-  row: { flexDirection: "row", alignItems: "center", flexWrap: "wrap" },
+  row: { flexDirection: "row", alignItems: "center", flexWrap: "wrap", columnGap: SPACE.l },
   grow: { flex: 1, minWidth: 140 },
 });

@@ -4,7 +4,6 @@ import { StyleSheet, View } from "react-native";
 import type { Signature } from "@mechanon/core";
 import { Button } from "../ui/Button";
 import { useColors } from "../ui/face";
-import { SPACE } from "../ui/theme";
 import { toStrokes } from "./strokes";
 
 const HEIGHT = 170;
@@ -64,5 +63,5 @@ export function SignatureField({ onChange }: { onChange: (strokes: Signature) =>
 
 const styles = StyleSheet.create({
   field: { height: HEIGHT, borderWidth: 1.5, borderRadius: 4 },
-  wipe: { alignSelf: "flex-start", paddingHorizontal: SPACE.xs },
+  wipe: { alignSelf: "flex-start" },
 });

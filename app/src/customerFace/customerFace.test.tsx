@@ -1,11 +1,14 @@
 import { act, fireEvent, screen } from "@testing-library/react-native";
-import type { Signature } from "@mechanon/core";
+import { refusalWords, type Signature } from "@mechanon/core";
 import { paymentWords } from "../receipts/paymentWords";
 import { ReceiptPaper } from "../receipts/ReceiptPaper";
-import { SyncLine, Refusals } from "../sync/SyncLine";
-import { useSync } from "../sync/store";
-import { syncWords } from "../sync/syncWords";
-import { fakeServer, resetSync, show } from "../testing/harness";
+import { Refusals } from "../sync/Refusals";
+import { SyncLine } from "../sync/SyncLine";
+import { useSync } from "../sync/state";
+import type { Pending, Refusal } from "../sync/pending";
+import { syncWords, type Standing } from "../sync/syncWords";
+import { WaitingScreen } from "../sync/WaitingScreen";
+import { fakeServer, givenCommands, resetSync, show } from "../testing/harness";
 import { LIBRARY_SAMPLE, customerSample, stateSample, receiptSample, viewSample } from "../testing/samples";
 import { visited } from "../testing/router";
 import { CustomerFace } from "./CustomerFace";
@@ -73,7 +76,7 @@ describe("turned to the customer", () => {
     expect(screen.getByRole("button", { name: "Agree to $45.20" })).toBeTruthy();
     act(() => sign([[0, 0, 500, 500]]));
     fireEvent.press(screen.getByTestId("agree"));
-    expect(useSync.getState().pending.map(({ command }) => command)).toMatchObject([
+    expect(givenCommands()).toMatchObject([
       {
         type: "recordAnswers",
         way: "signed",
@@ -88,7 +91,16 @@ describe("turned to the customer", () => {
   });
 
   it("takes a contact's yes only as far as was agreed", () => {
-    const idris = { id: "c", name: "Idris Oyelaran", role: "Spouse", phone: null, email: null, approvalLimitCents: 100, mayPay: false, mayHandOverKeys: false }; // prettier-ignore
+    const idris = {
+      id: "c",
+      name: "Idris Oyelaran",
+      role: "Spouse",
+      phone: null,
+      email: null,
+      approvalLimitCents: 100,
+      mayPay: false,
+      mayHandOverKeys: false,
+    };
     const view = viewSample({ state: stateSample({ jobs: [job] }), customer: customerSample({ contacts: [idris] }) });
     useSync.setState({ views: { "order-1": view } });
     show(<CustomerFace id="order-1" />);
@@ -109,7 +121,7 @@ describe("turned to the customer", () => {
     expect(screen.getByRole("button", { name: "Sign my answer" })).toBeTruthy();
     act(() => sign([[0, 0, 1, 1]]));
     fireEvent.press(screen.getByTestId("agree"));
-    expect(useSync.getState().pending[0]?.command).toMatchObject({ answers: [{ answer: "later" }], totalCents: 0 });
+    expect(givenCommands()[0]).toMatchObject({ answers: [{ answer: "later" }], totalCents: 0 });
   });
 });
 
@@ -134,72 +146,56 @@ describe("strokes", () => {
 });
 
 describe("whether work is safe", () => {
-  it.each([
-    [0, true, "Saved"],
-    [1, true, "Saving 1 change"],
-    [0, false, "No connection; everything so far is saved"],
-    [3, false, "No connection; 3 changes kept here, sent when there is signal"],
-  ])("%p waiting, online %p: %p", (waiting, online, words) => {
-    expect(syncWords(waiting, online)).toBe(words);
+  const act = (id: string, target = "order-1", refusal?: Refusal): Pending => ({
+    by: "me",
+    kind: "workOrder",
+    id,
+    at: AT,
+    target,
+    command: { type: "recordOdometer", miles: 1200 },
+    ...(refusal ? { refusal } : {}),
+  });
+  const fine: Standing = { waiting: 0, refused: 0, online: true, keeping: "kept", halted: null };
+  it.each<[Partial<Standing>, string]>([
+    [{}, "Saved"],
+    [{ waiting: 1 }, "Saving 1 change"],
+    [{ online: false }, "No connection; everything so far is saved"],
+    [{ waiting: 3, online: false }, "No connection; 3 changes kept here, sent when there is signal"],
+    [{ refused: 2 }, "Saved. 2 changes not taken"],
+    [{ waiting: 1, halted: "You are not signed in." }, "You are not signed in. 1 change kept here."],
+    [
+      { waiting: 1, online: false, keeping: "none" },
+      "No connection; 1 change kept here, sent when there is signal. This browser keeps nothing: leave this page open until it is sent",
+    ],
+    [{ keeping: "full" }, "Saved"],
+    [{ online: false, asOf: "9:42 am" }, "No connection; everything so far is saved. As of 9:42 am"],
+    [{ asOf: "9:42 am" }, "Saved"],
+  ])("%p: %p", (over, words) => {
+    expect(syncWords({ ...fine, ...over })).toBe(words);
   });
 
-  it("tells what is stuck, with a way on and a way out", () => {
-    useSync.setState({
-      stuck: "It does not fit.",
-      pending: [
-        {
-          by: "me",
-          kind: "workOrder",
-          id: "1",
-          at: AT,
-          target: "order-1",
-          command: { type: "recordOdometer", miles: 1 },
-        },
-      ],
-    });
+  it("leads to what waits and what was not taken", () => {
+    useSync.setState({ pending: [act("1")], refused: [act("2", "order-2", { code: "x", words: "It does not fit." })] });
     show(<SyncLine />);
-    expect(screen.getByText("It does not fit. 1 change kept on this device.")).toBeTruthy();
-    fireEvent.press(screen.getByRole("button", { name: "Give up the oldest change" }));
-    expect(useSync.getState().pending).toEqual([]);
-  });
-
-  it("counts somebody else's work apart", () => {
-    useSync.setState({
-      pending: [
-        {
-          by: "tomas",
-          kind: "workOrder",
-          id: "1",
-          at: AT,
-          target: "order-1",
-          command: { type: "recordOdometer", miles: 1 },
-        },
-      ],
-    });
-    show(<SyncLine />);
-    expect(screen.getByText("Saved. 1 change of somebody else kept here until they sign in")).toBeTruthy();
+    fireEvent.press(screen.getByRole("link", { name: "Saving 1 change. 1 change not taken. See what waits" }));
+    expect(visited).toEqual(["/waiting"]);
+    screen.unmount();
+    show(<WaitingScreen />);
+    expect(screen.getByText("The odometer, 1,200 mi")).toBeTruthy();
+    expect(screen.getByText("The odometer, 1,200 mi, was not taken. It does not fit.")).toBeTruthy();
+    fireEvent.press(screen.getByRole("button", { name: "Let go" }));
+    expect(useSync.getState().refused).toEqual([]);
   });
 
   it("tells a refusal on its own work order only, and offers to overlap on purpose", () => {
-    const refused = (id: string, target: string, code: "visit/overlaps" | "line/ordered") => ({
-      id,
-      target,
-      code,
-      item: {
-        by: "me",
-        kind: "workOrder" as const,
-        id,
-        at: AT,
-        target,
-        command: { type: "recordOdometer" as const, miles: 1 },
-      },
-    });
-    useSync.setState({ refused: [refused("1", "order-1", "visit/overlaps"), refused("2", "order-2", "line/ordered")] });
-    show(<Refusals workOrderId="order-1" />);
+    const overlaps = { code: "visit/overlaps", words: refusalWords("visit/overlaps") };
+    const ordered = { code: "line/ordered", words: refusalWords("line/ordered") };
+    useSync.setState({ refused: [act("1", "order-1", overlaps), act("2", "order-2", ordered)] });
+    show(<Refusals of="order-1" />);
     expect(screen.getByText(/has another visit then/)).toBeTruthy();
     expect(screen.getByRole("button", { name: "Do it anyway" })).toBeTruthy();
     expect(screen.queryByText(/That part is on order/)).toBeNull();
-    fireEvent.press(screen.getByRole("button", { name: "Understood" }));
+    fireEvent.press(screen.getByRole("button", { name: "Let go" }));
     expect(useSync.getState().refused.map(({ id }) => id)).toEqual(["2"]);
   });
 });

@@ -7,14 +7,8 @@ import { contactLinks } from "./contactLinks";
 const ICONS = { call: Phone, text: MessageSquare, email: Mail } as const;
 
 /** Call, text, email: one press each, the preferred way first. */
-export function ContactLinks({ customer, short = false }: { customer: Customer; short?: boolean }) {
+export function ContactLinks({ customer }: { customer: Customer }) {
   return contactLinks(customer).map(({ way, label, url }) => (
-    <Button
-      key={way}
-      kind="quiet"
-      icon={ICONS[way]}
-      label={short && way === "call" ? "Call" : label}
-      onPress={() => void Linking.openURL(url)}
-    />
+    <Button key={way} kind="quiet" icon={ICONS[way]} label={label} onPress={() => void Linking.openURL(url)} />
   ));
 }

@@ -49,7 +49,9 @@ function factsOf(customer: Customer): [string, string[]][] {
       "Contact",
       [
         preferredContact ? WAYS[preferredContact] : "",
-        textConsent ? `${textConsent.given ? "Texts welcome" : "No texts"}: ${textConsent.how}, ${textConsent.at.slice(0, 10)}` : "",
+        textConsent
+          ? `${textConsent.given ? "Texts welcome" : "No texts"}: ${textConsent.how}, ${textConsent.at.slice(0, 10)}`
+          : "",
       ],
     ],
     ...serviceAddresses.map(({ label, place, access }, index): [string, string[]] => [
@@ -62,10 +64,16 @@ function factsOf(customer: Customer): [string, string[]][] {
       [
         [name, phone ? showPhone(phone.number, phone.extension) : "", email ?? ""].filter(Boolean).join(", "),
         [
-          approvalLimitCents === null ? "approves anything" : approvalLimitCents > 0 ? `approves up to ${showMoney(approvalLimitCents)}` : "",
+          approvalLimitCents === null
+            ? "approves anything"
+            : approvalLimitCents > 0
+              ? `approves up to ${showMoney(approvalLimitCents)}`
+              : "",
           mayPay ? "pays" : "",
           mayHandOverKeys ? "hands over keys" : "",
-        ].filter(Boolean).join(", "),
+        ]
+          .filter(Boolean)
+          .join(", "),
       ],
     ]),
     ["Exempt from tax", taxExemption ? [taxExemption.number] : []],
@@ -73,7 +81,7 @@ function factsOf(customer: Customer): [string, string[]][] {
     ["Notes", [notes]],
     ["Found us by", foundUsBy ? [foundUsBy] : []],
     ...newcomerAnswers.map(({ question, answer }): [string, string[]] => [question, [answer]]),
-  ]; // prettier-ignore
+  ];
   return facts
     .map(([name, lines]): [string, string[]] => [name, lines.filter(Boolean)])
     .filter(([, lines]) => lines.length > 0);

@@ -66,5 +66,12 @@ const styles = StyleSheet.create({
   strip: { height: 108, borderRadius: 4, justifyContent: "center" },
   instead: { paddingHorizontal: SPACE.m },
   cards: { flexDirection: "row", gap: SPACE.s, padding: SPACE.xs, alignItems: "stretch" },
-  card: { width: 232, height: 96, borderWidth: 1.5, borderRadius: 4, paddingHorizontal: SPACE.s, paddingVertical: SPACE.xs }, // prettier-ignore
+  card: {
+    width: 232,
+    height: 96,
+    borderWidth: 1.5,
+    borderRadius: 4,
+    paddingHorizontal: SPACE.s,
+    paddingVertical: SPACE.xs,
+  },
 });

@@ -1,14 +1,14 @@
 import { useRouter } from "expo-router";
 import { StyleSheet, View } from "react-native";
 import { showAge, showMoney } from "@mechanon/core";
-import type { CustomerSheet } from "@mechanon/contract";
-import { useNow } from "../day/useDay";
+import type { CustomerSheetView } from "@mechanon/contract";
+import { useNow } from "../day/useNow";
 import { Press } from "../ui/Press";
 import { SPACE } from "../ui/theme";
 import { Words } from "../ui/Words";
 
 /** Work they put off, with its price as it was then. */
-export function LaterList({ later }: { later: CustomerSheet["later"] }) {
+export function LaterList({ later }: { later: CustomerSheetView["later"] }) {
   const router = useRouter();
   const now = useNow();
   if (later.length === 0) return <Words tone="muted">Jobs answered with “later” wait here.</Words>;

@@ -1,10 +1,10 @@
 import { useRouter } from "expo-router";
 import { useState } from "react";
 import { noDetails } from "@mechanon/core";
-import { routes, type CustomerFields } from "@mechanon/contract";
+import type { CustomerFields } from "@mechanon/contract";
 import { v7 as uuid } from "uuid";
 import { z } from "zod";
-import { call } from "../api/call";
+import { give } from "../sync/give";
 import { useUnsavedState } from "../unsaved/useUnsavedState";
 import { CustomerForm } from "./form/CustomerForm";
 import { KnownStrip } from "./KnownStrip";
@@ -33,7 +33,7 @@ export function NewCustomer() {
       beside={(fields) => <Likely id={id} fields={fields} seen={notTheSameAs} onOthers={setNotTheSameAs} />}
       onSave={async (fields) => {
         keepId(id);
-        await call(routes.createCustomer, { body: { id, ...fields, notTheSameAs }, key: id });
+        await give([{ kind: "customer", target: id, id, body: { ...fields, notTheSameAs, keepTwice: true } }]);
         drop();
         router.replace(`/customers/${id}`);
       }}

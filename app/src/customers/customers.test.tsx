@@ -2,7 +2,8 @@ import { fireEvent, screen, waitFor } from "@testing-library/react-native";
 import { noAccessNotes } from "@mechanon/core";
 import { useDraft } from "../newWork/draft";
 import { FindScreen } from "../search/FindScreen";
-import { fakeServer, problemReply, show } from "../testing/harness";
+import { fakeServer, givenActs, show, resetSync } from "../testing/harness";
+import { useSync } from "../sync/state";
 import { customerSample, foundSample, sheetSample } from "../testing/samples";
 import { visited } from "../testing/router";
 import { contactLinks } from "./contactLinks";
@@ -15,6 +16,7 @@ const OTHER_ID = "0190a000-0000-7000-8000-0000000000aa";
 
 beforeEach(() => {
   visited.length = 0;
+  resetSync();
   useDraft.getState().clear();
 });
 
@@ -108,12 +110,40 @@ describe("a customer", () => {
   });
 
   it("has all that hangs on them one press away", async () => {
-    const visit = { id: "v", workOrderId: "w", startsAt: "2026-11-24T17:00:00.000Z", mechanicName: "Odile", street: "18 Heron Landing", vehicleName: "2019 Honda Accord", cancelled: false }; // prettier-ignore
-    const later = [{ workOrderId: "w", jobId: "j", title: "Wiper blades", vehicleName: "2019 Honda Accord", totalCents: 5474, at: "2026-10-01T00:00:00.000Z" }]; // prettier-ignore
+    const visit = {
+      id: "v",
+      workOrderId: "w",
+      startsAt: "2026-11-24T17:00:00.000Z",
+      mechanicName: "Odile",
+      street: "18 Heron Landing",
+      vehicleName: "2019 Honda Accord",
+      cancelled: false,
+    };
+    const later = [
+      {
+        workOrderId: "w",
+        jobId: "j",
+        title: "Wiper blades",
+        vehicleName: "2019 Honda Accord",
+        totalCents: 5474,
+        at: "2026-10-01T00:00:00.000Z",
+      },
+    ];
     const messages = [
       { id: "m", text: "Odile is on the way.", status: "sent" as const, at: "2026-10-01T00:00:00.000Z" },
     ];
-    fakeServer({ ...LIKELY, [SHEET]: { body: sheetSample({ comingVisits: [visit], lastVisits: [{ ...visit, id: "o" }], later, messages, owedCents: 12345 }) } }); // prettier-ignore
+    fakeServer({
+      ...LIKELY,
+      [SHEET]: {
+        body: sheetSample({
+          comingVisits: [visit],
+          lastVisits: [{ ...visit, id: "o" }],
+          later,
+          messages,
+          owedCents: 12345,
+        }),
+      },
+    });
     show(<CustomerSheet id={customer.id} />);
     expect(await screen.findByText("Owes $123.45")).toBeTruthy();
     expect(screen.getAllByRole("link", { name: /^Visit/ })).toHaveLength(1);
@@ -124,13 +154,8 @@ describe("a customer", () => {
     expect(screen.getByText("Odile is on the way.")).toBeTruthy();
   });
 
-  it("is changed with contacts and notes, and keeps what was typed when the server says no", async () => {
-    const fields = [{ path: "phones.0.number", message: "no phone number" }];
-    const server = fakeServer({
-      ...LIKELY,
-      [SHEET]: { body: sheetSample() },
-      [`PATCH /api/customers/${customer.id}`]: problemReply(422, "request/invalid", "It does not fit.", fields),
-    });
+  it("is changed with contacts and notes, by what differs; shown so at once", async () => {
+    fakeServer({ ...LIKELY, [SHEET]: { body: sheetSample() } });
     show(<CustomerSheet id={customer.id} />);
     fireEvent.press(await screen.findByRole("button", { name: "Change" }));
     fireEvent.press(screen.getByRole("radio", { name: "Business" }));
@@ -142,39 +167,53 @@ describe("a customer", () => {
     fireEvent.press(screen.getByRole("checkbox", { name: "May pay" }));
     fireEvent.press(screen.getByRole("radio", { name: "No texts" }));
     fireEvent.press(screen.getByTestId("save-customer"));
-    await screen.findByText("✕ no phone number");
-    expect(screen.getByLabelText("Phone 1").props).toMatchObject({ value: "360 555 0199" });
-    expect(server.asked.at(-1)?.body).toMatchObject({
-      kind: "business",
-      version: 1,
-      phones: [{ number: "+13605550199" }],
-      contacts: [{ name: "Idris Oyelaran", role: "Spouse", approvalLimitCents: 30000, mayPay: true }],
-      textConsent: { given: false },
+    await waitFor(() => expect(givenActs()).toHaveLength(1));
+    const [act] = givenActs();
+    expect(act).toMatchObject({
+      kind: "customerChange",
+      target: customer.id,
+      was: { kind: "person" },
+      becomes: {
+        kind: "business",
+        phones: [{ number: "+13605550199" }],
+        contacts: [{ name: "Idris Oyelaran", role: "Spouse", approvalLimitCents: 30000, mayPay: true }],
+        textConsent: { given: false },
+      },
     });
+    expect(Object.keys((act as { becomes: object }).becomes).sort()).toEqual([
+      "contacts",
+      "kind",
+      "phones",
+      "textConsent",
+    ]);
+    expect(await screen.findAllByText(/555-0199/)).not.toEqual([]);
   });
 
   it("tells at the field what does not fit, and sends nothing", async () => {
-    const server = fakeServer({ ...LIKELY, [SHEET]: { body: sheetSample() } });
+    fakeServer({ ...LIKELY, [SHEET]: { body: sheetSample() } });
     show(<CustomerSheet id={customer.id} />);
     fireEvent.press(await screen.findByRole("button", { name: "Change" }));
     fireEvent.changeText(screen.getByLabelText("Phone 1"), "12");
     fireEvent.press(screen.getByTestId("save-customer"));
     await screen.findByText(/✕ "12" is no phone number/);
-    expect(server.asked.filter(({ method }) => method === "PATCH")).toEqual([]);
+    expect(givenActs()).toEqual([]);
   });
 
   it("is merged with another after saying what that does, and parted again", async () => {
     const other = foundSample({ customer: customerSample({ id: OTHER_ID, name: "M. Oyelaran" }) });
-    const merges = [{ id: "merge", mergedName: "M. Oyelaran", at: "2026-11-20T10:00:00.000Z", by: "Odile Farrow", undoUntil: "2026-12-20T10:00:00.000Z" }]; // prettier-ignore
-    let isMerged = false;
-    const server = fakeServer({
-      ...LIKELY,
-      [SHEET]: () => ({ body: sheetSample({ merges: isMerged ? merges : [] }) }),
-      "GET /api/search": { body: { customers: [other], workOrders: [] } },
-      [`POST /api/customers/${customer.id}/merges`]: () => {
-        isMerged = true;
-        return { status: 201, body: { mergeId: "merge", undoUntil: merges[0]!.undoUntil } };
+    const merges = [
+      {
+        id: "merge",
+        mergedName: "M. Oyelaran",
+        at: "2026-11-20T10:00:00.000Z",
+        by: "Odile Farrow",
+        undoUntil: "2026-12-20T10:00:00.000Z",
       },
+    ];
+    fakeServer({
+      ...LIKELY,
+      [SHEET]: { body: sheetSample({ merges }) },
+      "GET /api/search": { body: { customers: [other], workOrders: [] } },
       "POST /api/merges/merge/undo": { body: { keptId: customer.id, mergedId: OTHER_ID, detailsRestored: false } },
     });
     show(<CustomerSheet id={customer.id} />);
@@ -183,29 +222,31 @@ describe("a customer", () => {
     fireEvent.press(await screen.findByRole("button", { name: "Merge with M. Oyelaran" }));
     expect(screen.getByText(/can be undone for 30 days/)).toBeTruthy();
     fireEvent.press(screen.getByTestId("merge"));
-    fireEvent.press(await screen.findByRole("button", { name: "Part from M. Oyelaran again" }));
+    expect(await screen.findByText(/M. Oyelaran becomes part of this record as soon as it is sent/)).toBeTruthy();
+    expect(givenActs()).toEqual([
+      { kind: "merge", target: customer.id, mergedId: OTHER_ID, mergedName: "M. Oyelaran" },
+    ]);
+    fireEvent.press(screen.getByRole("button", { name: "Part from M. Oyelaran again" }));
     await screen.findByText(/keeps what it knows now/);
-    expect(server.asked.find(({ path }) => path.endsWith("/merges"))?.body).toEqual({ mergedId: OTHER_ID });
   });
 });
 
 describe("a new customer", () => {
   it("is saved with a name alone, and one that is kept already is offered with why", async () => {
     const likely = [{ customer: customerSample({ id: OTHER_ID }), likenesses: ["phone", "soundAndStreet"], cars: [] }];
-    const server = fakeServer({
-      "POST /api/customers/likely": { body: { likely } },
-      "POST /api/customers": { status: 201, body: customerSample() },
-    });
+    resetSync();
+    fakeServer({ "POST /api/customers/likely": { body: { likely } } });
     show(<NewCustomer />);
     fireEvent.changeText(screen.getByLabelText("Name or business"), "Marin Oyelaran");
     await screen.findByRole("button", { name: "Same as Maren Oyelaran, same phone, name sounds alike, same street" });
     fireEvent.press(screen.getByRole("button", { name: "None of these, somebody new" }));
     fireEvent.press(screen.getByTestId("save-customer"));
     await waitFor(() => expect(visited).toHaveLength(1));
-    expect(server.asked.find(({ path }) => path === "/api/customers")?.body).toMatchObject({
-      name: "Marin Oyelaran",
-      phones: [],
-      notTheSameAs: [OTHER_ID],
+    const [given] = useSync.getState().pending;
+    expect(given).toMatchObject({
+      kind: "customer",
+      body: { name: "Marin Oyelaran", phones: [], notTheSameAs: [OTHER_ID] },
     });
+    expect(visited).toEqual([`/customers/${given?.target}`]);
   });
 });

@@ -40,7 +40,10 @@ describe("the directory", () => {
 });
 
 describe("a postcode", () => {
-  const towns = [{ town: "Tidewater Mills", region: "WA" }, { town: "Millrace", region: "WA" }]; // prettier-ignore
+  const towns = [
+    { town: "Tidewater Mills", region: "WA" },
+    { town: "Millrace", region: "WA" },
+  ];
   it("fills the only town once, and nothing that was typed", async () => {
     fakeServer({ "GET /api/postcodes/98099": { body: { towns: towns.slice(0, 1) } } });
     const fill = jest.fn();
@@ -99,10 +102,21 @@ it("facts say all that is known and nothing that is not", () => {
   const full = customerSample({
     emails: [{ address: "a@example.com", label: "Work" }],
     preferredContact: "text",
-    contacts: [{ id: "c", name: "Idris", role: "Spouse", phone: null, email: null, approvalLimitCents: null, mayPay: true, mayHandOverKeys: false }],
+    contacts: [
+      {
+        id: "c",
+        name: "Idris",
+        role: "Spouse",
+        phone: null,
+        email: null,
+        approvalLimitCents: null,
+        mayPay: true,
+        mayHandOverKeys: false,
+      },
+    ],
     taxExemption: { number: "EX-1" },
     usualPayer: { name: "The county", customerId: null },
-  }); // prettier-ignore
+  });
   show(<CustomerFacts customer={full} />);
   for (const line of [
     "(360) 555-0111, mobile",
@@ -112,12 +126,19 @@ it("facts say all that is known and nothing that is not", () => {
     "EX-1",
     "The county",
   ])
-    // prettier-ignore
     expect(screen.getByText(line)).toBeTruthy();
 });
 
 it("marks stand out without color, and a tick says whether it is on", () => {
-  show(<MarkedWords text="Maren Oyelaran" marks={[{ start: 0, end: 2 }, { start: 6, end: 9 }]} />); // prettier-ignore
+  show(
+    <MarkedWords
+      text="Maren Oyelaran"
+      marks={[
+        { start: 0, end: 2 },
+        { start: 6, end: 9 },
+      ]}
+    />,
+  );
   expect(screen.getByText("Ma")).toHaveProp("style", expect.objectContaining({ textDecorationLine: "underline" }));
   expect(screen.getByText("Oye")).toBeTruthy();
   const change = jest.fn();

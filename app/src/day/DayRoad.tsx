@@ -5,6 +5,8 @@ import { ScrollView, StyleSheet, View } from "react-native";
 import Svg, { Circle, Line, Path } from "react-native-svg";
 import { addDays, countOf, showDay, showMoney, showTime } from "@mechanon/core";
 import { errorWords } from "../api/problem";
+import { AsOf } from "../offline/AsOf";
+import { NewerVersion } from "../offline/NewerVersion";
 import { useBusiness, useMe } from "../session/useSession";
 import { useColors } from "../ui/face";
 import { Choices } from "../ui/Choices";
@@ -12,11 +14,13 @@ import { Heading } from "../ui/Heading";
 import { Notice } from "../ui/Notice";
 import { Press } from "../ui/Press";
 import { SPACE } from "../ui/theme";
-import { Waiting } from "../ui/Waiting";
+import { WaitingRows } from "../ui/WaitingRows";
 import { Words } from "../ui/Words";
+import { lateWords } from "./lateWords";
 import { WAIT_WORDS } from "./waitWords";
 import { roadOf, type RoadPiece } from "./road";
-import { useDay, useNow, useToday } from "./useDay";
+import { useDay, useToday } from "./useDay";
+import { useNow } from "./useNow";
 
 /** The day drawn as a road, for one van or the other. `compact` beside a sheet. */
 export function DayRoad({ compact = false }: { compact?: boolean }) {
@@ -30,9 +34,9 @@ export function DayRoad({ compact = false }: { compact?: boolean }) {
   const [chosen, setChosen] = useState<string | null>(null);
   const mechanicId = chosen ?? mechanics.find(({ id }) => id === me?.id)?.id ?? mechanics[0]?.id ?? "";
   const date = addDays(today, offset);
-  const { data, error, refetch } = useDay(date);
+  const { visits: stops, isAnswered, error, refetch, answeredAt } = useDay(date);
   if (!business) return null;
-  const visits = data?.visits.filter(({ visit }) => visit.mechanicId === mechanicId) ?? [];
+  const visits = stops?.filter(({ visit }) => visit.mechanicId === mechanicId) ?? [];
   const pieces = roadOf(visits, business.settings.home, offset === 0 ? now : null);
   return (
     <ScrollView contentContainerStyle={compact ? styles.compact : styles.content}>
@@ -56,16 +60,18 @@ export function DayRoad({ compact = false }: { compact?: boolean }) {
           onChoose={setChosen}
         />
       ) : null}
-      {error && !data ? (
+      {error && !isAnswered ? (
         <Notice text={errorWords(error)} action={{ label: "Try again", onPress: () => void refetch() }} />
       ) : null}
-      {!data && !error ? <Waiting label="Loading the day" /> : null}
-      {data && visits.length === 0 ? (
+      <AsOf answeredAt={answeredAt} align="center" />
+      {!stops ? <WaitingRows label="Loading the day" /> : null}
+      {isAnswered && visits.length === 0 ? (
         <Notice
           kind="note"
           text="No visit on this day. Open a new work order and give it a time, or book one from what is open."
         />
       ) : null}
+      <NewerVersion />
       <View role="list" aria-label="Stops">
         {pieces.map((piece) => (
           <Piece key={piece.key} piece={piece} zone={business.timeZone} now={now} />
@@ -181,6 +187,11 @@ function Stop({ piece, zone }: { piece: Extract<RoadPiece, { kind: "stop" }>; zo
             </Words>
             <Words size="small" tone="muted">{`${visit.place.street}, ${visit.place.town}`}</Words>
             {visit.note ? <Words size="small">{visit.note}</Words> : null}
+            {piece.overdueMinutes > 0 ? (
+              <Words size="small" strong tone="alarm" figures>
+                {lateWords(piece.overdueMinutes)}
+              </Words>
+            ) : null}
             <Words
               size="small"
               strong

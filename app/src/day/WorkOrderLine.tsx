@@ -7,7 +7,9 @@ import { useColors } from "../ui/face";
 import { Press } from "../ui/Press";
 import { SPACE } from "../ui/theme";
 import { Words } from "../ui/Words";
-import { useNow, useToday } from "./useDay";
+import { showNumber } from "../work/showNumber";
+import { useToday } from "./useDay";
+import { useNow } from "./useNow";
 import { WAIT_WORDS } from "./waitWords";
 
 export interface WorkOrderLineProps {
@@ -32,7 +34,7 @@ export function WorkOrderLine({ order, showWait = false, ofCustomer = false }: W
   return (
     <Press
       role="link"
-      label={`Work order ${order.number}, ${order.customerName}, ${order.vehicleName}, ${wait}`}
+      label={`Work order ${showNumber(order.number)}, ${order.customerName}, ${order.vehicleName}, ${wait}`}
       onPress={() => router.navigate(`/work/${order.id}`)}
       style={[styles.line, { borderColor: colors.hairline }]}
     >
@@ -51,7 +53,7 @@ export function WorkOrderLine({ order, showWait = false, ofCustomer = false }: W
         </Words>
       </View>
       <Words size="small" tone="muted">
-        {[String(order.number), ofCustomer ? "" : order.concerns.join("; ")].filter(Boolean).join(" · ")}
+        {[showNumber(order.number), ofCustomer ? "" : order.concerns.join("; ")].filter(Boolean).join(" · ")}
       </Words>
       {showWait ? (
         <Words size="small" strong tone="muted">

@@ -3,10 +3,26 @@ import { roadOf } from "./road";
 
 const HOME = { street: "4 Ropewalk", latitude: 48.03, longitude: -122.6 };
 const stop = (id: string, startsAt: string, endsAt: string, over: Partial<DayVisit["visit"]> = {}): DayVisit => ({
-  visit: { version: 2, overlapAllowed: false, id, workOrderIds: ["w"], mechanicId: "m", place: { street: "", town: "", region: "", postcode: "", latitude: 48.04, longitude: -122.62 }, startsAt, endsAt, note: "", bookedAt: startsAt, setOffAt: null, arrivedAt: null, leftAt: null, cancelledAt: null, ...over },
+  visit: {
+    version: 2,
+    overlapAllowed: false,
+    id,
+    workOrderIds: ["w"],
+    mechanicId: "m",
+    place: { street: "", town: "", region: "", postcode: "", latitude: 48.04, longitude: -122.62 },
+    startsAt,
+    endsAt,
+    note: "",
+    bookedAt: startsAt,
+    setOffAt: null,
+    arrivedAt: null,
+    leftAt: null,
+    cancelledAt: null,
+    ...over,
+  },
   mechanicName: "Odile",
   workOrders: [],
-}); // prettier-ignore
+});
 const first = stop("a", "2026-11-23T17:00:00Z", "2026-11-23T18:00:00Z", {
   leftAt: "2026-11-23T18:40:00Z",
   arrivedAt: "2026-11-23T17:00:00Z",

@@ -5,7 +5,13 @@ import type { DayVisit } from "@mechanon/contract";
 export type RoadPiece =
   | { kind: "drive"; key: string; minutes: number | null; late: number }
   | { kind: "now"; key: string }
-  | { kind: "stop"; key: string; stop: DayVisit; standing: VisitStanding };
+  | {
+      kind: "stop";
+      key: string;
+      stop: DayVisit;
+      standing: VisitStanding;
+      /** Since it should have begun. */ overdueMinutes: number;
+    };
 
 /**
  * The day as a road: each stop, the drive before it, and the mark of now between what is over and what comes.
@@ -32,7 +38,9 @@ export function roadOf(visits: readonly DayVisit[], home: BusinessSettings["home
         ? Math.max(0, Math.round((freeAt + (minutes ?? 0) * 60_000 - Date.parse(visit.startsAt)) / 60_000))
         : 0;
     pieces.push({ kind: "drive", key: `drive-${visit.id}`, minutes, late });
-    pieces.push({ kind: "stop", key: visit.id, stop, standing });
+    const overdueMs = now !== null && isAhead ? Date.parse(now) - Date.parse(visit.startsAt) : 0;
+    const overdueMinutes = Math.max(0, Math.floor(overdueMs / 60_000));
+    pieces.push({ kind: "stop", key: visit.id, stop, standing, overdueMinutes });
     from = visit.place;
     freeAt = Date.parse(visit.leftAt ?? visit.endsAt);
   }

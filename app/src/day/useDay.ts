@@ -1,21 +1,12 @@
-import { useQuery } from "@tanstack/react-query";
-import { useEffect, useState } from "react";
+import { useMemo } from "react";
 import { dayOf } from "@mechanon/core";
-import { routes } from "@mechanon/contract";
+import { routes, type DayVisit } from "@mechanon/contract";
 import { call } from "../api/call";
+import { useAnswer } from "../offline/useAnswer";
 import { useBusiness } from "../session/useSession";
-
-const TICK_MS = 30_000;
-
-/** Now, as an ISO instant, moving on by itself. */
-export function useNow(): string {
-  const [now, setNow] = useState(() => new Date().toISOString());
-  useEffect(() => {
-    const timer = setInterval(() => setNow(new Date().toISOString()), TICK_MS);
-    return () => clearInterval(timer);
-  }, []);
-  return now;
-}
+import { useNewerHere } from "../sync/useNewerHere";
+import { dayHere } from "./dayHere";
+import { useNow } from "./useNow";
 
 /** Today in the business's zone. */
 export function useToday(): string {
@@ -24,11 +15,26 @@ export function useToday(): string {
   return dayOf(now, business?.timeZone ?? "utc");
 }
 
-/** The visits of a day. */
+/**
+ * The visits of a day, with what was booked and done here.
+ * @returns `visits` undefined while nothing is known; without an answer and a copy of one: those of this device alone.
+ */
 export function useDay(date: string) {
-  return useQuery({
-    queryKey: ["day", date],
-    queryFn: () => call(routes.getDay, { query: { date } }),
+  const business = useBusiness();
+  const { data, error, dataUpdatedAt, fetchStatus, refetch } = useAnswer({
+    key: ["day", date],
+    schema: routes.getDay.answer,
+    load: () => call(routes.getDay, { query: { date } }),
     refetchInterval: 60_000,
   });
+  const newer = useNewerHere(dataUpdatedAt);
+  const listed = data?.visits ?? (error ? NONE : undefined);
+  const visits = useMemo(() => {
+    if (!listed || !business) return undefined;
+    const names = new Map(business.people.map(({ id, name }) => [id, name]));
+    return dayHere(listed, newer, { date, zone: business.timeZone, names });
+  }, [listed, newer, date, business]);
+  return { visits, isAnswered: data !== undefined, answeredAt: dataUpdatedAt, error, fetchStatus, refetch };
 }
+
+const NONE: readonly DayVisit[] = [];

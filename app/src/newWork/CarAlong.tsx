@@ -12,7 +12,7 @@ import { useColors } from "../ui/face";
 import { Notice } from "../ui/Notice";
 import { SPACE } from "../ui/theme";
 import { Tick } from "../ui/Tick";
-import { Waiting } from "../ui/Waiting";
+import { WaitingRows } from "../ui/WaitingRows";
 import { Words } from "../ui/Words";
 import type { KeptCar } from "../carFinder/carSearch";
 import { useDraft } from "./draft";
@@ -36,7 +36,7 @@ export function CarAlong({ car, fault }: { car: KeptCar; fault: string | undefin
         action={{ label: "Try again", onPress: reload }}
       />
     );
-  if (!sheet) return <Waiting label="Loading what comes along with the car" />;
+  if (!sheet) return <WaitingRows label="Loading what comes along with the car" />;
   const quotes = sheet.openWork.filter(({ waitsFor }) => waitsFor === "answer");
   const running = sheet.openWork.filter(({ waitsFor }) => waitsFor !== "answer");
   const due = sheet.due.filter(({ standing }) => standing === "overdue" || standing === "soon");

@@ -1,14 +1,12 @@
-import { useQuery } from "@tanstack/react-query";
 import { useRouter } from "expo-router";
 import { StyleSheet, View } from "react-native";
 import { mainPhone, mainPlace, showPhone, showPlace } from "@mechanon/core";
-import { routes } from "@mechanon/contract";
-import { call } from "../api/call";
 import { Button } from "../ui/Button";
 import { Notice } from "../ui/Notice";
 import { SPACE } from "../ui/theme";
 import { Words } from "../ui/Words";
-import { useDraft, type KnownCaller as Known } from "./draft";
+import { useDraft, type CallerOnFile as Known } from "./draft";
+import { useCustomerSheet } from "../customers/useCustomerSheet";
 
 /** Somebody we know: how to reach them, where, and what is open. */
 export function KnownCaller({ known }: { known: Known }) {
@@ -16,10 +14,7 @@ export function KnownCaller({ known }: { known: Known }) {
   const { change } = useDraft();
   const phone = mainPhone(known);
   const place = mainPlace(known);
-  const { data } = useQuery({
-    queryKey: ["customer", known.id],
-    queryFn: () => call(routes.getCustomer, { params: { id: known.id } }),
-  });
+  const { data } = useCustomerSheet(known.id);
   return (
     <View style={styles.list}>
       <Words strong size="lead">

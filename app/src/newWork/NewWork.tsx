@@ -3,8 +3,8 @@ import { useRouter } from "expo-router";
 import { useRef, useState } from "react";
 import { StyleSheet, View, type TextInput } from "react-native";
 import { v7 as uuid } from "uuid";
-import { refusalWords, showTime } from "@mechanon/core";
-import type { VehicleSheet } from "@mechanon/contract";
+import { showTime } from "@mechanon/core";
+import type { VehicleSheetView } from "@mechanon/contract";
 import { errorWords } from "../api/problem";
 import { SlotPicker } from "../booking/SlotPicker";
 import { CarFinder } from "../carFinder/CarFinder";
@@ -37,52 +37,44 @@ export function NewWork() {
   const concern = useRef<TextInput>(null);
   const [isTried, setTried] = useState(false);
   const [isStartingOver, setStartingOver] = useState(false);
-  const [refused, setRefused] = useState<string | null>(null);
-  const [overlaps, setOverlaps] = useState(false);
+  const [failed, setFailed] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
   if (!business) return null;
 
   const around = (): DraftAround => {
     const car =
-      draft.car?.kind === "kept" ? queries.getQueryData<VehicleSheet>(carSheetKey(draft.car.vehicle.id)) : undefined;
+      draft.car?.kind === "kept"
+        ? queries.getQueryData<VehicleSheetView>(carSheetKey(draft.car.vehicle.id))
+        : undefined;
     return { today, quotesOpen: car?.openWork.filter(({ waitsFor }) => waitsFor === "answer").length ?? 0 };
   };
   // Read as it stands, so that what is missing is told until it is there, and no longer.
   const faults = isTried ? (readDraft(draft, around()).faults ?? {}) : {};
-  const save = async (allowOverlap: boolean): Promise<void> => {
+  const save = async (): Promise<void> => {
     const { bodies } = readDraft(draft, around());
     setTried(true);
-    setRefused(null);
+    setFailed(null);
     if (!bodies) return;
     setBusy(true);
     try {
-      const refusal = await saveDraft(draft, bodies, allowOverlap);
-      if (refusal !== null) {
-        setOverlaps(refusal === "visit/overlaps");
-        setRefused(refusalWords(refusal));
-        // What is put right is another command.
-        change(refusal.startsWith("visit/") ? { bookCommandId: uuid() } : { openCommandId: uuid() });
-        return;
-      }
+      await saveDraft(draft, bodies, business.library);
       const { workOrderId } = draft;
       clear();
-      void queries.invalidateQueries();
       router.replace(`/work/${workOrderId}`);
     } catch (error) {
-      setRefused(errorWords(error));
+      setFailed(errorWords(error));
     } finally {
       setBusy(false);
     }
   };
-  const fault = missingWords(faults) ?? refused;
+  const fault = missingWords(faults) ?? failed;
   const label = draft.slot
     ? `Save and book ${draft.slot.dayName}, ${showTime(draft.slot.startsAt, business.timeZone)}`
     : "Save work order";
   const foot = (
     <>
       {fault ? <Notice text={fault} /> : null}
-      {overlaps ? <Button label="Book it anyway" onPress={() => void save(true)} /> : null}
-      <Button kind="next" busy={busy} label={label} onPress={() => void save(false)} testID="save-work" />
+      <Button kind="next" busy={busy} label={label} onPress={() => void save()} testID="save-work" />
     </>
   );
   const changeCar = (part: Partial<Draft>): void =>
@@ -98,8 +90,7 @@ export function NewWork() {
               onPress={() => {
                 clear();
                 setTried(false);
-                setRefused(null);
-                setOverlaps(false);
+                setFailed(null);
                 setStartingOver(false);
               }}
             />

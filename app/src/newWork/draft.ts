@@ -8,7 +8,7 @@ import type { PickedConcern } from "../concerns/pickedConcern";
 import { upgradeDraft } from "./upgradeDraft";
 
 /** What the call needs of a customer we know. */
-export type KnownCaller = Pick<
+export type CallerOnFile = Pick<
   FoundCustomer["customer"],
   "id" | "name" | "knownFrom" | "phones" | "serviceAddresses" | "billingAddress"
 >;
@@ -22,7 +22,7 @@ export interface Draft extends CarSearch {
   openCommandId: string;
   bookCommandId: string;
   /** The caller, when we know them already. */
-  known: KnownCaller | null;
+  known: CallerOnFile | null;
   name: string;
   /** "from the bakery". */
   knownFrom: string;

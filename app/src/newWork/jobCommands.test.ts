@@ -20,12 +20,19 @@ it("takes over a job of one's own, and one that left the library, line by line",
   const gone = job({ id: "k", title: "Old job", libraryJobId: "gone", lines: lines.slice(0, 1) });
   const commands = jobCommands([job({ libraryJobId: null }), gone], [], LIBRARY_SAMPLE, idAt);
   expect(commands.map(({ type }) => type)).toEqual(["addOwnJob", "addLine", "addLine", "addOwnJob", "addLine"]);
-  const ids = commands.map((command) => (command.type === "addLine" ? command.line.id : (command as { jobId: string }).jobId)); // prettier-ignore
+  const ids = commands.map((command) =>
+    command.type === "addLine" ? command.line.id : (command as { jobId: string }).jobId,
+  );
   expect(new Set(ids).size).toBe(ids.length);
 });
 
 it("leaves what is finished where it is, and adds nothing twice", () => {
-  const commands = jobCommands([job({}), job({ id: "k", finishedAt: AT, libraryJobId: null })], ["wipers", "gone"], LIBRARY_SAMPLE, idAt); // prettier-ignore
+  const commands = jobCommands(
+    [job({}), job({ id: "k", finishedAt: AT, libraryJobId: null })],
+    ["wipers", "gone"],
+    LIBRARY_SAMPLE,
+    idAt,
+  );
   expect(commands).toHaveLength(1);
 });
 
@@ -35,7 +42,9 @@ it("gives the same commands the same ids however often it is asked", () => {
 });
 
 it("stays within the places that a derived id has", () => {
-  const many = Array.from({ length: 90 }, (_, index) => job({ id: `${index}`, libraryJobId: null, lines: Array.from({ length: 90 }, () => lines[0]!) })); // prettier-ignore
+  const many = Array.from({ length: 90 }, (_, index) =>
+    job({ id: `${index}`, libraryJobId: null, lines: Array.from({ length: 90 }, () => lines[0]!) }),
+  );
   const places: number[] = [];
   jobCommands(many, [], [], (place) => {
     places.push(place);

@@ -8,7 +8,26 @@ import { upgradeDraft } from "./upgradeDraft";
 import { streetsLike } from "./streets";
 
 const ZONE = "America/Los_Angeles";
-const visit = (startsAt: string, endsAt: string): DayVisit => ({ visit: { version: 2, overlapAllowed: false, id: "v", workOrderIds: ["w"], mechanicId: "odile", place: { street: "", town: "", region: "", postcode: "", latitude: null, longitude: null }, startsAt, endsAt, note: "", bookedAt: startsAt, setOffAt: null, arrivedAt: null, leftAt: null, cancelledAt: null }, mechanicName: "Odile", workOrders: [] }); // prettier-ignore
+const visit = (startsAt: string, endsAt: string): DayVisit => ({
+  visit: {
+    version: 2,
+    overlapAllowed: false,
+    id: "v",
+    workOrderIds: ["w"],
+    mechanicId: "odile",
+    place: { street: "", town: "", region: "", postcode: "", latitude: null, longitude: null },
+    startsAt,
+    endsAt,
+    note: "",
+    bookedAt: startsAt,
+    setOffAt: null,
+    arrivedAt: null,
+    leftAt: null,
+    cancelledAt: null,
+  },
+  mechanicName: "Odile",
+  workOrders: [],
+});
 
 describe("free times", () => {
   const busy = [visit("2026-11-23T17:00:00.000Z", "2026-11-23T18:30:00.000Z")];

@@ -74,7 +74,17 @@ const FIELD_OF: Readonly<Record<string, "name" | "phone" | "email">> = {
 };
 
 function customerOf(draft: Draft, place: Place | null): z.input<typeof customerBody> {
-  const { customerId: id, name, knownFrom, phone, email, textsWelcomeAt: at, foundUsBy, newcomerAnswers, notTheSameAs } = draft; // prettier-ignore
+  const {
+    customerId: id,
+    name,
+    knownFrom,
+    phone,
+    email,
+    textsWelcomeAt: at,
+    foundUsBy,
+    newcomerAnswers,
+    notTheSameAs,
+  } = draft;
   return {
     id,
     name,

@@ -1,124 +1,93 @@
-import { v7 as uuid } from "uuid";
-import type { ClientWorkOrderCommand, RefusalCode, WorkOrderState } from "@mechanon/core";
-import { fieldsOf, routes } from "@mechanon/contract";
-import { call } from "../api/call";
-import { isMadeBefore, keepFoundCar } from "../carFinder/keepFoundCar";
-import { keepChange, keepView } from "../sync/store";
+import type { LibraryJob } from "@mechanon/core";
+import type { Customer, Vehicle } from "@mechanon/contract";
+import { carActs } from "../carFinder/carActs";
+import { give } from "../sync/give";
+import { customerFromAct, vehicleOf } from "../sync/madeHere";
+import type { Act } from "../sync/pending";
+import { useSync } from "../sync/state";
+import { loadWorkOrder, showKept } from "../sync/views";
 import { nowhere } from "../work/nowhere";
 import { derivedId } from "./derivedId";
 import type { Draft } from "./draft";
 import { jobCommands } from "./jobCommands";
+import { onFile } from "./onFile";
 import type { DraftBodies } from "./readDraft";
 
+type CopiedJobs = Parameters<typeof jobCommands>[0];
+
 /**
- * Saves a call: customer, car, work order, visit, in this order. Each step has an id of its own, so that doing it again
- * after a lost answer makes nothing twice.
+ * Saves a call: customer, car, work order, its jobs and visit, all of it at once on this device; each goes to the server
+ * when it can, in this order.
  *
- * @returns Why the work order or the visit was refused, null when all is saved.
- * @throws what `call` throws; what was typed stays in the draft.
+ * @throws what `call` throws, where a quote is to be copied that is not on this device; nothing is saved then.
  */
-export async function saveDraft(draft: Draft, bodies: DraftBodies, allowOverlap: boolean): Promise<RefusalCode | null> {
-  const { workOrderId, visitId } = draft;
-  const at = new Date().toISOString();
-  if (bodies.customer) await keepCustomer(bodies.customer);
-  if (bodies.car) await keepFoundCar(bodies.car, draft.vehicleId, bodies.customerId);
-  const opened = await call(routes.sendWorkOrderCommands, {
-    params: { id: workOrderId },
-    body: {
-      commands: [
-        {
-          id: draft.openCommandId,
-          at,
-          command: {
-            type: "openWorkOrder",
-            customerId: bodies.customerId,
-            vehicleId: bodies.vehicleId,
-            concerns: bodies.concerns.map((concern, index) => ({ ...concern, id: derivedId(workOrderId, index) })),
-          },
-        },
-      ],
-    },
-  });
-  const refused = opened.outcomes[0]?.refusal ?? null;
-  if (refused !== null) return refused;
-  await keepChange(opened.change);
-  await catchUp(draft, bodies, opened.change?.state ?? {}, at);
-  await takeJobsAlong(draft, at);
-  if (!draft.slot) return null;
-  const { mechanicId, startsAt, endsAt } = draft.slot;
-  const command = {
-    type: "bookVisit" as const,
-    workOrderIds: [workOrderId],
-    mechanicId,
-    place: bodies.place ?? nowhere(),
-    startsAt,
-    endsAt,
-    note: "",
-    allowOverlap,
-  };
-  const booked = await call(routes.sendVisitCommands, {
-    params: { id: visitId },
-    body: { commands: [{ id: allowOverlap ? uuid() : draft.bookCommandId, at, command }] },
-  });
-  const refusal = booked.outcomes[0]?.refusal ?? null;
-  if (refusal !== null) return refusal;
-  keepView(await call(routes.getWorkOrder, { params: { id: workOrderId } }));
-  return null;
+export async function saveDraft(draft: Draft, bodies: DraftBodies, library: readonly LibraryJob[]): Promise<void> {
+  const { openQuote } = draft;
+  const copied = openQuote?.way === "copy" ? await jobsOf(openQuote.workOrderId) : [];
+  await give(actsOf(draft, bodies, copied, library));
 }
 
-/** Makes the customer; one that was made before its answer was lost becomes what stands typed now. */
-async function keepCustomer(body: NonNullable<DraftBodies["customer"]>): Promise<void> {
-  try {
-    await call(routes.createCustomer, { body, key: body.id });
-  } catch (error) {
-    if (!isMadeBefore(error)) throw error;
-    const params = { id: body.id };
-    const { customer } = await call(routes.getCustomer, { params });
-    const { id: _id, notTheSameAs: _others, ...typed } = body;
-    await call(routes.changeCustomer, { params, body: { ...fieldsOf(customer), ...typed, version: customer.version } });
+/** What saving a call does, in the order in which each names the one before. */
+export function actsOf(draft: Draft, bodies: DraftBodies, copied: CopiedJobs, library: readonly LibraryJob[]): Act[] {
+  const { workOrderId, visitId, vehicleId: newCarId, openCommandId, slot } = draft;
+  const { customerId, vehicleId, car } = bodies;
+  const acts: Act[] = [];
+  if (bodies.customer) {
+    const { id, ...body } = bodies.customer;
+    // Whoever is kept twice is found by the server, and made one when somebody has looked.
+    acts.push({ kind: "customer", target: id, id, body: { ...body, keepTwice: true } });
   }
-}
-
-/** What was changed after a first try whose answer was lost: the work order was opened as it stood then. */
-async function catchUp(
-  { workOrderId }: Draft,
-  { customerId, vehicleId, concerns }: DraftBodies,
-  opened: Partial<WorkOrderState>,
-  at: string,
-): Promise<void> {
-  // An answer of before tells no state, or a part of it.
-  const known =
-    opened.concerns && opened.customerId !== undefined && opened.vehicleId !== undefined
-      ? { concerns: opened.concerns, customerId: opened.customerId, vehicleId: opened.vehicleId }
-      : (await call(routes.getWorkOrder, { params: { id: workOrderId } })).state;
-  const isKept = (text: string): boolean => known.concerns.some((each) => each.text === text);
-  const missing: ClientWorkOrderCommand[] = [
-    ...(known.customerId === customerId ? [] : [{ type: "changeCustomer" as const, customerId, keepAnswers: false }]),
-    ...(known.vehicleId === vehicleId
-      ? []
-      : [{ type: "changeVehicle" as const, vehicleId, keepFindings: false, keepAnswers: false }]),
-    ...concerns
-      .filter(({ text }) => !isKept(text))
-      .map((concern) => ({ type: "addConcern" as const, concernId: uuid(), ...concern })),
-  ];
-  if (missing.length === 0) return;
-  const commands = missing.map((command) => ({ id: uuid(), at, command }));
-  const answer = await call(routes.sendWorkOrderCommands, { params: { id: workOrderId }, body: { commands } });
-  await keepChange(answer.change);
-}
-
-/** Puts the jobs of a copied quote and work put off on the new work order. */
-async function takeJobsAlong(draft: Draft, at: string): Promise<void> {
-  const { workOrderId, openQuote, takeAlong } = draft;
-  const copied =
-    openQuote?.way === "copy"
-      ? (await call(routes.getWorkOrder, { params: { id: openQuote.workOrderId } })).state.jobs
-      : [];
-  if (copied.length === 0 && takeAlong.length === 0) return;
-  const { library } = await call(routes.getLibrary, {});
-  const commands = jobCommands(copied, takeAlong, library, (place) => derivedId(workOrderId, place)).map(
-    (command, index) => ({ id: derivedId(draft.openCommandId, 1 + index), at, command }),
+  if (car) acts.push(...carActs(car, newCarId, customerId));
+  acts.push({
+    kind: "workOrder",
+    target: workOrderId,
+    id: openCommandId,
+    command: {
+      type: "openWorkOrder",
+      customerId,
+      vehicleId,
+      concerns: bodies.concerns.map((concern, index) => ({ ...concern, id: derivedId(workOrderId, index) })),
+    },
+    parties: partiesOf(draft, bodies),
+  });
+  const jobs = jobCommands(copied, draft.takeAlong, library, (place) => derivedId(workOrderId, place));
+  jobs.forEach((command, index) =>
+    acts.push({ kind: "workOrder", target: workOrderId, id: derivedId(openCommandId, 1 + index), command }),
   );
-  const answer = await call(routes.sendWorkOrderCommands, { params: { id: workOrderId }, body: { commands } });
-  await keepChange(answer.change);
+  if (slot)
+    acts.push({
+      kind: "visit",
+      target: visitId,
+      id: draft.bookCommandId,
+      workOrderId,
+      command: {
+        type: "bookVisit",
+        workOrderIds: [workOrderId],
+        mechanicId: slot.mechanicId,
+        place: bodies.place ?? nowhere(),
+        startsAt: slot.startsAt,
+        endsAt: slot.endsAt,
+        note: "",
+        allowOverlap: false,
+      },
+    });
+  return acts;
+}
+
+/** Whose the work order is and for which car, as it shows before the server knows of it. */
+function partiesOf(
+  { known, vehicleId: newCarId }: Draft,
+  { customer, customerId, car }: DraftBodies,
+): { customer: Customer | null; vehicle: Vehicle | null } {
+  const at = new Date().toISOString();
+  return {
+    customer: known ? onFile(known, at) : customer && customerFromAct({ target: customer.id, body: customer, at }),
+    vehicle: car && vehicleOf(car, newCarId, customerId),
+  };
+}
+
+/** The jobs of a quote that is taken over: of this device's copy, or the server's. */
+async function jobsOf(workOrderId: string): Promise<CopiedJobs> {
+  const kept = (await showKept(workOrderId)) ? useSync.getState().views[workOrderId] : undefined;
+  return (kept ?? (await loadWorkOrder(workOrderId))).state.jobs;
 }

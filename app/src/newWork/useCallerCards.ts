@@ -1,8 +1,6 @@
 import { useQuery } from "@tanstack/react-query";
 import { useDeferredValue } from "react";
 import { readPhone, showPlace } from "@mechanon/core";
-import { routes } from "@mechanon/contract";
-import { call } from "../api/call";
 import type { StripCard } from "../customers/KnownStrip";
 import { foundCard, likelyCard, noneCard } from "../customers/stripCards";
 import { useDirectory } from "../customers/useDirectory";
@@ -10,6 +8,7 @@ import { useLikelySame } from "../customers/useLikelySame";
 import { carMeant } from "./carMeant";
 import { useDraft } from "./draft";
 import { placeTyped } from "./readDraft";
+import { askSearch } from "../search/askSearch";
 
 const FEWEST_LETTERS = 2;
 const FEWEST_DIGITS = 4;
@@ -73,7 +72,9 @@ function useFound(typed: string, fewest: number) {
   const isLong = query.length >= fewest;
   const { data } = useQuery({
     queryKey: ["search", query],
-    queryFn: () => call(routes.search, { query: { q: query } }),
+    queryFn: () => askSearch(query),
+    // Without a connection it is looked for on this device.
+    networkMode: "always",
     enabled: isLong,
     placeholderData: (before) => before,
   });

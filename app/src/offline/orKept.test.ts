@@ -35,3 +35,14 @@ it("forgets it all when somebody signs out, and nothing else", async () => {
   await expect(orKept("day", schema, unreachable)).rejects.toThrow(Unreachable);
   expect(localStorage.getItem("theirs")).toBe("stays");
 });
+
+it("takes nothing from an answer when there is no room to keep it, and reads nothing that was cut off", async () => {
+  const put = jest.spyOn(localStorage, "setItem").mockImplementation(() => {
+    throw new DOMException("full", "QuotaExceededError");
+  });
+  jest.spyOn(globalThis, "reportError").mockImplementation(() => undefined);
+  expect(await orKept("day", schema, () => Promise.resolve({ cars: 3 }))).toEqual({ cars: 3 });
+  put.mockRestore();
+  localStorage.setItem("mechanon-kept-day", '{"car');
+  await expect(orKept("day", schema, unreachable)).rejects.toThrow(Unreachable);
+});

@@ -1,11 +1,14 @@
 import type { z } from "zod";
 import { Unreachable } from "../api/problem";
 
-const PREFIX = "mechanon-kept-";
+/** Before the names of what is kept in the browser's storage. */
+export const KEPT_PREFIX = "mechanon-kept-";
 const storage = (): Storage | null => (typeof localStorage === "undefined" ? null : localStorage);
 
 /**
- * What the server answers; where it cannot be reached, what it answered last on this device.
+ * What the server answers; where it cannot be reached, what it answered last on this device. For the little that has to
+ * be known before the device's database can be opened; `useAnswer` is for all else.
+ *
  * @throws what `load` throws, when nothing is kept or the server did answer.
  */
 export async function orKept<T>(key: string, schema: z.ZodType<T>, load: () => Promise<T>): Promise<T> {
@@ -14,28 +17,36 @@ export async function orKept<T>(key: string, schema: z.ZodType<T>, load: () => P
     keep(key, answer);
     return answer;
   } catch (error) {
-    const kept = error instanceof Unreachable ? keptOf(key) : undefined;
-    // An answer of an older version of the app that reads no more is no answer.
-    const parsed = kept === undefined ? null : schema.safeParse(kept);
-    if (parsed?.success) return parsed.data;
+    const kept = error instanceof Unreachable ? keptOf(key, schema) : undefined;
+    if (kept !== undefined) return kept;
     throw error;
   }
 }
 
-/** Keeps an answer on this device. */
-export function keep(key: string, answer: unknown): void {
-  storage()?.setItem(PREFIX + key, JSON.stringify(answer));
+/** Keeps an answer on this device; a full storage takes nothing from the answer. */
+function keep(key: string, answer: unknown): void {
+  try {
+    storage()?.setItem(KEPT_PREFIX + key, JSON.stringify(answer));
+  } catch (error) {
+    reportError(error);
+  }
 }
 
-/** What is kept, of whatever version; undefined: nothing. */
-export function keptOf(key: string): unknown {
-  const kept = storage()?.getItem(PREFIX + key);
-  return kept ? (JSON.parse(kept) as unknown) : undefined;
+/** What is kept; undefined: nothing, or what an older version of the app kept and reads no more. */
+export function keptOf<T>(key: string, schema: z.ZodType<T>): T | undefined {
+  const kept = storage()?.getItem(KEPT_PREFIX + key);
+  if (!kept) return undefined;
+  try {
+    return schema.safeParse(JSON.parse(kept)).data;
+  } catch {
+    // Cut off half way by a full storage: nothing that could be read.
+    return undefined;
+  }
 }
 
 /** Lets go of what is kept: somebody signed out. */
 export function forgetKept(): void {
   const store = storage();
   if (!store) return;
-  for (const key of Object.keys(store)) if (key.startsWith(PREFIX)) store.removeItem(key);
+  for (const key of Object.keys(store)) if (key.startsWith(KEPT_PREFIX)) store.removeItem(key);
 }

@@ -1,33 +1,32 @@
 import { clientsClaim } from "workbox-core";
-import { precacheAndRoute, matchPrecache, type PrecacheEntry } from "workbox-precaching";
+import { createHandlerBoundToURL, precacheAndRoute, type PrecacheEntry } from "workbox-precaching";
 import { NavigationRoute, registerRoute } from "workbox-routing";
-import { CacheFirst, NetworkFirst } from "workbox-strategies";
+import { CacheFirst } from "workbox-strategies";
+import { TAKE_OVER } from "./takeOver";
 
 /** What of a service worker's own world is used here; the rest of the app lives in a page's. */
 declare const self: {
   __WB_MANIFEST: (PrecacheEntry | string)[];
   location: Location;
   skipWaiting(): Promise<void>;
-  addEventListener(type: "install", listener: () => void): void;
+  addEventListener(type: "message", listener: (event: { data: unknown }) => void): void;
+  addEventListener(type: "install", listener: (event: InstallEvent) => void): void;
 };
+
+/** Routes that pass a worker by (Service Workers, W3C: static routing); not every browser has them. */
+interface InstallEvent {
+  addRoutes?(route: { condition: { urlPattern: { pathname: string } }; source: "network" }): Promise<void>;
+  waitUntil(done: Promise<unknown>): void;
+}
 
 /** The page, its script, fonts, workers and the VIN data: there without the network after the first visit. */
 precacheAndRoute(self.__WB_MANIFEST);
 
-/** A newer page is taken where it comes soon; else the kept one opens. */
-const SOON_SECONDS = 3;
-const pages = new NetworkFirst({
-  cacheName: "pages",
-  networkTimeoutSeconds: SOON_SECONDS,
-  plugins: [
-    {
-      handlerDidError: async () => (await matchPrecache("/index.html")) ?? Response.error(),
-      // Every address is the same page: it is kept once, with the precache.
-      cacheWillUpdate: () => Promise.resolve(null),
-    },
-  ],
-});
-registerRoute(new NavigationRoute(pages, { denylist: [/^\/api\//] }));
+/**
+ * Every address of the app is the one page that is kept with its script: it opens at once, and never with a script of
+ * another version. A newer version is fetched beside it, and taken when the person says so or nothing of it is open.
+ */
+registerRoute(new NavigationRoute(createHandlerBoundToURL("/index.html"), { denylist: [/^\/api\//, /^\/r\//] }));
 
 /** What scanning needs is large: kept once it was used. */
 registerRoute(
@@ -35,5 +34,16 @@ registerRoute(
   new CacheFirst({ cacheName: "scan" }),
 );
 
-self.addEventListener("install", () => void self.skipWaiting());
+/**
+ * What is asked of the server passes the worker by: a browser lets a newer version take over only in a moment in which the
+ * older one has nothing to do, and a page that asks often leaves it none.
+ */
+self.addEventListener("install", (event) => {
+  if (event.addRoutes)
+    event.waitUntil(event.addRoutes({ condition: { urlPattern: { pathname: "/api/*" } }, source: "network" }));
+});
+
+self.addEventListener("message", ({ data }) => {
+  if (data === TAKE_OVER) void self.skipWaiting();
+});
 clientsClaim();

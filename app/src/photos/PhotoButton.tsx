@@ -1,13 +1,21 @@
 import { Camera } from "../ui/icons";
 import { createElement, useRef, useState, type ChangeEvent } from "react";
 import { View } from "react-native";
-import { attachPhoto } from "../sync/store";
 import { Button } from "../ui/Button";
 import { Words } from "../ui/Words";
 import { shrinkPhoto } from "./shrink";
 
-/** Takes a photo with the camera or picks a file, and keeps it with an inspection point. */
-export function PhotoButton({ workOrderId, pointId, title }: { workOrderId: string; pointId: string; title: string }) {
+export interface PhotoButtonProps {
+  label: string;
+  /** What the photo is of, for screen readers. */
+  of: string;
+  testID: string;
+  /** Keeps the photo, already small enough to send. */
+  onTake: (photo: Blob) => void | Promise<void>;
+}
+
+/** Takes a photo with the camera or picks a file. */
+export function PhotoButton({ label, of, testID, onTake }: PhotoButtonProps) {
   const input = useRef<HTMLInputElement>(null);
   const [fault, setFault] = useState<string | null>(null);
   const take = async (event: ChangeEvent<HTMLInputElement>): Promise<void> => {
@@ -18,18 +26,18 @@ export function PhotoButton({ workOrderId, pointId, title }: { workOrderId: stri
     setFault(
       small ? null : `${file.name} is no picture this device can read. Take the photo again or pick another file.`,
     );
-    if (small) await attachPhoto(workOrderId, pointId, small);
+    if (small) await onTake(small);
   };
   return (
     <View>
-      <Button kind="quiet" icon={Camera} label="Photo" onPress={() => input.current?.click()} />
+      <Button kind="quiet" icon={Camera} label={label} onPress={() => input.current?.click()} />
       {createElement("input", {
         ref: input,
         type: "file",
         accept: "image/*",
         capture: "environment",
-        "aria-label": `Photo of ${title}`,
-        "data-testid": `photo-${pointId}`,
+        "aria-label": `Photo of ${of}`,
+        "data-testid": testID,
         style: { display: "none" },
         onChange: (event: ChangeEvent<HTMLInputElement>) => void take(event),
       })}

@@ -7,6 +7,7 @@ import { Heading } from "../ui/Heading";
 import { Row } from "../ui/Row";
 import { SPACE } from "../ui/theme";
 import { Words } from "../ui/Words";
+import { creditWords } from "./creditWords";
 import { paymentWords } from "./paymentWords";
 
 /** The receipt as the customer reads it. */
@@ -29,6 +30,11 @@ export function ReceiptPaper({ receipt }: { receipt: ReceiptView }) {
       {receipt.jobs.map((job, index) => (
         <View key={index} style={styles.job}>
           <Row strong left={job.title} right={showMoney(job.totalCents)} />
+          {job.creditCents ? (
+            <Words size="small" tone="muted" figures>
+              {creditWords(job.creditCents)}
+            </Words>
+          ) : null}
           {job.lines.map((line, lineIndex) => (
             <Row
               key={lineIndex}

@@ -8,14 +8,15 @@ import { mayText, showPhone, textPhone, visitStanding } from "@mechanon/core";
 import { routes } from "@mechanon/contract";
 import { addressOf, call } from "../api/call";
 import { errorWords } from "../api/problem";
-import { keepView, sendVisitCommand } from "../sync/store";
+import { keepAnswered } from "../sync/views";
+import { sendVisitCommand } from "../sync/give";
 import { useBusiness } from "../session/useSession";
 import { useWorkOrder } from "../sync/useWorkOrder";
 import { Button } from "../ui/Button";
 import { Notice } from "../ui/Notice";
 import { Screen } from "../ui/Screen";
 import { SPACE } from "../ui/theme";
-import { Waiting } from "../ui/Waiting";
+import { WaitingRows } from "../ui/WaitingRows";
 import { Words } from "../ui/Words";
 import { ReceiptPaper } from "./ReceiptPaper";
 import { SentLinks } from "./SentLinks";
@@ -36,9 +37,8 @@ export function ReceiptScreen({ id }: { id: string }) {
     setBusy(true);
     setFault(null);
     try {
-      const { workOrder } = await call(routes.textReceipt, { params: { id }, body: { messageId: messageId.current } });
+      await keepAnswered(() => call(routes.textReceipt, { params: { id }, body: { messageId: messageId.current } }));
       messageId.current = uuid();
-      keepView(workOrder);
     } catch (problem) {
       setFault(errorWords(problem));
     } finally {
@@ -79,7 +79,7 @@ export function ReceiptScreen({ id }: { id: string }) {
       {error && !data ? (
         <Notice text={errorWords(error)} action={{ label: "Try again", onPress: () => void refetch() }} />
       ) : null}
-      {data ? <ReceiptPaper receipt={data} /> : error ? null : <Waiting label="Loading the receipt" />}
+      {data ? <ReceiptPaper receipt={data} /> : error ? null : <WaitingRows label="Loading the receipt" />}
       {view && business ? <SentLinks view={view} zone={business.timeZone} /> : null}
       <View style={styles.acts}>
         <Button

@@ -4,8 +4,9 @@ import { dayOf, showDate, showDay, showPhone } from "@mechanon/core";
 import { routes, type WorkOrderView } from "@mechanon/contract";
 import { call } from "../api/call";
 import { errorWords } from "../api/problem";
+import { NeedsSignal } from "../offline/NeedsSignal";
 import { useToday } from "../day/useDay";
-import { keepView } from "../sync/store";
+import { keepAnswered } from "../sync/views";
 import { Button } from "../ui/Button";
 import { Notice } from "../ui/Notice";
 import { SPACE } from "../ui/theme";
@@ -23,7 +24,7 @@ export function SentLinks({ view, zone }: { view: WorkOrderView; zone: string })
     setBusy(true);
     setFault(null);
     try {
-      keepView((await call(routes.callBackReceipts, { params: { id: view.state.id } })).workOrder);
+      await keepAnswered(() => call(routes.callBackReceipts, { params: { id: view.state.id } }));
     } catch (error) {
       setFault(errorWords(error));
     } finally {
@@ -45,6 +46,7 @@ export function SentLinks({ view, zone }: { view: WorkOrderView; zone: string })
         onPress={() => void callBack()}
         testID="call-back"
       />
+      <NeedsSignal what="Calling back" />
     </View>
   );
 }

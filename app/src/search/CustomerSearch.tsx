@@ -1,8 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { useDeferredValue, useState } from "react";
 import { View } from "react-native";
-import { routes, type FoundCustomer } from "@mechanon/contract";
-import { call } from "../api/call";
+import type { FoundCustomer } from "@mechanon/contract";
 import { errorWords } from "../api/problem";
 import { CustomerLine } from "../customers/CustomerLine";
 import { oddWords } from "./oddWords";
@@ -10,6 +9,7 @@ import { Field } from "../ui/Field";
 import { Notice } from "../ui/Notice";
 import { SPACE } from "../ui/theme";
 import { Words } from "../ui/Words";
+import { askSearch } from "./askSearch";
 
 export interface CustomerSearchProps {
   label: string;
@@ -27,7 +27,9 @@ export function CustomerSearch({ label, verb, onChoose }: CustomerSearchProps) {
   const query = useDeferredValue(typed.trim());
   const { data, error, refetch } = useQuery({
     queryKey: ["search", query],
-    queryFn: () => call(routes.search, { query: { q: query } }),
+    queryFn: () => askSearch(query),
+    // Without a connection it is looked for on this device.
+    networkMode: "always",
     enabled: query.length >= FEWEST,
     placeholderData: (before) => before,
   });

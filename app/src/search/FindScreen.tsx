@@ -3,7 +3,7 @@ import { useRouter } from "expo-router";
 import { useDeferredValue, useEffect, useRef, useState } from "react";
 import { Linking, StyleSheet, View, type TextInput } from "react-native";
 import { routes, type FoundCustomer } from "@mechanon/contract";
-import { addressOf, call } from "../api/call";
+import { addressOf } from "../api/call";
 import { errorWords } from "../api/problem";
 import { CustomerLine } from "../customers/CustomerLine";
 import { WorkOrderLine } from "../day/WorkOrderLine";
@@ -14,10 +14,11 @@ import { Heading } from "../ui/Heading";
 import { Notice } from "../ui/Notice";
 import { Screen } from "../ui/Screen";
 import { SPACE } from "../ui/theme";
-import { Waiting } from "../ui/Waiting";
+import { WaitingRows } from "../ui/WaitingRows";
 import { Words } from "../ui/Words";
 import { oddWords } from "./oddWords";
 import { OpenWorkLinks } from "./OpenWorkLinks";
+import { askSearch } from "./askSearch";
 
 const TAKE_OUT = [
   ["Take these out as CSV", routes.exportCustomersCsv],
@@ -33,7 +34,9 @@ export function FindScreen() {
   const query = useDeferredValue(typed.trim());
   const { data, error, refetch } = useQuery({
     queryKey: ["search", query],
-    queryFn: () => call(routes.search, { query: { q: query } }),
+    queryFn: () => askSearch(query),
+    // Without a connection it is looked for on this device.
+    networkMode: "always",
     enabled: query.length > 0,
     // What was found for the letters before stays until the next answer is there.
     placeholderData: (before) => before,
@@ -67,7 +70,12 @@ export function FindScreen() {
       {error && query !== "" ? (
         <Notice text={errorWords(error)} action={{ label: "Try again", onPress: () => void refetch() }} />
       ) : null}
-      {query !== "" && !data && !error ? <Waiting label="Searching" rows={3} /> : null}
+      {query !== "" && !data && !error ? <WaitingRows label="Searching" rows={3} /> : null}
+      {query !== "" && data?.isFromHere ? (
+        <Words size="small" tone="muted" role="status">
+          No signal: these are from this phone, what it took along and opened lately.
+        </Words>
+      ) : null}
       {query !== "" && isEmpty ? (
         <Notice
           kind="note"
@@ -94,7 +102,7 @@ export function FindScreen() {
           />
         </>
       ) : null}
-      {mayTransfer && query !== "" && data && data.customers.length > 0 ? (
+      {mayTransfer && query !== "" && data && !data.isFromHere && data.customers.length > 0 ? (
         <View style={styles.acts}>
           {TAKE_OUT.map(([label, route]) => (
             <Button

@@ -11,7 +11,7 @@ import { useColors } from "../ui/face";
 import { Heading } from "../ui/Heading";
 import { Notice } from "../ui/Notice";
 import { SPACE } from "../ui/theme";
-import { Waiting } from "../ui/Waiting";
+import { WaitingRows } from "../ui/WaitingRows";
 import { Words } from "../ui/Words";
 
 /** Where the person is signed in; a device that was lost or lent is signed out from here. */
@@ -43,7 +43,7 @@ export function OwnSessions({ zone }: { zone: string }) {
       ) : error ? (
         <Notice text={errorWords(error)} action={{ label: "Try again", onPress: () => void refetch() }} />
       ) : (
-        <Waiting label="Loading where you are signed in" />
+        <WaitingRows label="Loading where you are signed in" />
       )}
     </View>
   );

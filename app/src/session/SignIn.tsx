@@ -17,7 +17,7 @@ import { Screen } from "../ui/Screen";
 import { SPACE } from "../ui/theme";
 import { Words } from "../ui/Words";
 import { Press } from "../ui/Press";
-import { forgetViews } from "../sync/store";
+import { forgetOwedSignOut } from "./signOut";
 import { useMe } from "./useSession";
 
 type Values = z.input<typeof signInBody>;
@@ -36,8 +36,8 @@ export function SignIn() {
   const signIn = async (values: Values): Promise<void> => {
     setFault(null);
     try {
-      const person = await call(routes.signIn, { body: values });
-      forgetViews();
+      const person = await call(routes.signIn, { body: values, asAnybody: true });
+      forgetOwedSignOut();
       queries.removeQueries({ predicate: ({ queryKey }) => queryKey[0] !== "me" });
       queries.setQueryData(["me"], person);
     } catch (error) {

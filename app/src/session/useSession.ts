@@ -1,26 +1,34 @@
-import { useQuery } from "@tanstack/react-query";
-import { useMemo } from "react";
-import { hasRight, type LibraryJob, type Right } from "@mechanon/core";
+import { useQuery, useQueryClient } from "@tanstack/react-query";
+import { createContext, useContext, useEffect, useMemo } from "react";
+import { hasRight, type LaborGuide, type LibraryJob, type Right } from "@mechanon/core";
 import { businessView, libraryView, me, routes, type BusinessView, type Me } from "@mechanon/contract";
 import { call } from "../api/call";
 import { ApiProblem } from "../api/problem";
-import { forgetKept, keptOf, orKept } from "../offline/orKept";
+import { keptOf, orKept } from "../offline/orKept";
+import { useAnswer } from "../offline/useAnswer";
+import { leave, settleSignOut } from "./signOut";
 
 /** The person signed in; null for a stranger, undefined while it is not known. */
 export function useMe(): { me: Me | null | undefined; error: unknown; refetch: () => void } {
+  const queries = useQueryClient();
   const { data, error, refetch } = useQuery({
     queryKey: ["me"],
     queryFn: async (): Promise<Me | null> => {
+      if (await settleSignOut()) return null;
       try {
-        return await orKept("me", me, () => call(routes.whoAmI, {}));
+        return await orKept("me", me, () => call(routes.whoAmI, { asAnybody: true }));
       } catch (problem) {
         if (problem instanceof ApiProblem && problem.problem.status === 401) {
-          forgetKept();
+          // Nobody was signed in: there is nothing to leave, and what the sign-in shows stays.
+          if (keptOf("me", me)) await leave(queries);
           return null;
         }
         throw problem;
       }
     },
+    // Whoever was signed in last is taken for it until the server says otherwise.
+    initialData: () => keptOf("me", me),
+    initialDataUpdatedAt: 0,
     staleTime: 5 * 60_000,
     networkMode: "always",
   });
@@ -36,32 +44,60 @@ export function useRight(right: Right): boolean {
 /** A business with its job library. */
 export interface Business extends BusinessView {
   library: readonly LibraryJob[];
+  /** Undefined: not here yet. */
+  guide: LaborGuide | undefined;
+}
+
+/** What `BusinessProvider` gives. */
+export const BusinessSlot = createContext<Business | undefined>(undefined);
+
+/** Settings, library and people of the business, kept for the session; undefined while nothing is known. */
+export function useBusiness(): Business | undefined {
+  return useContext(BusinessSlot);
 }
 
 const NO_LIBRARY: readonly LibraryJob[] = [];
 
-/** Settings, library and people of the business, kept for the session. */
-export function useBusiness(): Business | undefined {
-  const { data: business } = useQuery({
-    queryKey: ["business"],
-    queryFn: () => orKept("business", businessView, () => call(routes.getBusiness, {})),
+/** Asks for settings, library and people of the business; once for all that shows them, in `BusinessProvider`. */
+export function useLoadedBusiness(): Business | undefined {
+  const { data: business } = useAnswer({
+    key: ["business"],
+    schema: businessView,
+    load: () => call(routes.getBusiness, {}),
     staleTime: 10 * 60_000,
-    networkMode: "always",
   });
   const library = useLibrary(business?.libraryVersion);
-  return useMemo(() => business && { ...business, library }, [business, library]);
+  const guide = useGuide(library !== NO_LIBRARY);
+  return useMemo(() => business && { ...business, library, guide }, [business, library, guide]);
 }
 
-/** The library of a version: asked for once, and kept until the business has another. */
-function useLibrary(version: number | undefined): readonly LibraryJob[] {
-  const { data } = useQuery({
-    queryKey: ["library", version],
-    queryFn: () => orKept("library", libraryView, () => call(routes.getLibrary, {})),
-    enabled: version !== undefined,
-    // What is kept is shown at once; one of another version until the newest is here.
-    placeholderData: (before) => before ?? libraryView.safeParse(keptOf("library")).data,
-    staleTime: Infinity,
-    networkMode: "always",
+const A_DAY_MS = 24 * 60 * 60_000;
+
+/** The labor guide; asked for after all that is shown first. */
+function useGuide(enabled: boolean): LaborGuide | undefined {
+  const { data } = useAnswer({
+    key: ["laborGuide"],
+    schema: routes.getLaborGuide.answer,
+    load: () => call(routes.getLaborGuide, {}),
+    enabled,
+    staleTime: A_DAY_MS,
   });
+  return data;
+}
+
+/** The library: asked for once, and kept until the business has another version of it. */
+function useLibrary(version: number | undefined): readonly LibraryJob[] {
+  const { data, refetch } = useAnswer({
+    key: ["library"],
+    schema: libraryView,
+    load: () => call(routes.getLibrary, {}),
+    enabled: version !== undefined,
+    staleTime: Infinity,
+  });
+  const known = data?.version;
+  useEffect(() => {
+    // One of another version is shown until the newest is here.
+    if (known !== undefined && version !== undefined && known !== version) void refetch();
+  }, [known, version, refetch]);
   return data?.library ?? NO_LIBRARY;
 }

@@ -1,39 +1,61 @@
+import { zodResolver } from "@hookform/resolvers/zod";
 import { useState } from "react";
+import { Controller, useFieldArray, useForm, useWatch } from "react-hook-form";
 import { StyleSheet, View } from "react-native";
-import { businessSettings, fillGaps, gapsOf, mergeLists, type ConcernGap, type ConcernPhrase } from "@mechanon/core";
+import {
+  changesOfList,
+  concernPhrase,
+  fillGaps,
+  gapsOf,
+  idOf,
+  mergeLists,
+  nameOf,
+  type BusinessSettings,
+} from "@mechanon/core";
 import { routes } from "@mechanon/contract";
 import { v7 as uuid } from "uuid";
 import { z } from "zod";
 import { call } from "../api/call";
 import { useBusiness, type Business } from "../session/useSession";
+import { NeedsSignal } from "../offline/NeedsSignal";
 import { Button } from "../ui/Button";
 import { Choices } from "../ui/Choices";
 import { useColors } from "../ui/face";
 import { Field } from "../ui/Field";
+import { FormField } from "../ui/FormField";
 import { Heading } from "../ui/Heading";
 import { Notice } from "../ui/Notice";
 import { Press } from "../ui/Press";
 import { Screen } from "../ui/Screen";
 import { SPACE } from "../ui/theme";
-import { Waiting } from "../ui/Waiting";
+import { WaitingRows } from "../ui/WaitingRows";
 import { Words } from "../ui/Words";
 import { BackAgain } from "../unsaved/BackAgain";
-import { useUnsavedState } from "../unsaved/useUnsavedState";
+import { useUnsavedFields } from "../unsaved/useUnsavedFields";
+import { begunFrom } from "./begunFrom";
 import { listed, readListed } from "./listed";
 import { useSettingsList } from "./useSettingsList";
 
-/** A gap as it is typed: its choices on one line. */
-const typedGap = ({ name, choices }: ConcernGap): { name: string; choices: string } => ({
-  name,
-  choices: listed(choices),
-});
-const asItem = <Gap extends { name: string }>(gap: Gap): Gap & { id: string } => ({ ...gap, id: gap.name });
-
 const typedConcerns = z.object({
-  base: businessSettings,
-  phrases: businessSettings.shape.concerns,
+  base: begunFrom,
+  // Half typed they have no words yet.
+  phrases: z.array(concernPhrase.extend({ text: z.string(), area: z.string() })),
   gaps: z.array(z.object({ name: z.string(), choices: z.string() })),
 });
+const concerns = typedConcerns.extend({
+  phrases: z.array(concernPhrase),
+  gaps: z.array(z.object({ name: z.string(), choices: z.string().transform(readListed) })),
+});
+type Typed = z.input<typeof concerns>;
+
+/** Phrases and gaps as they are typed: the choices of a gap on one line. */
+function typedOf(settings: BusinessSettings): Typed {
+  return {
+    base: settings,
+    phrases: settings.concerns,
+    gaps: settings.concernGaps.map(({ name, choices }) => ({ name, choices: listed(choices) })),
+  };
+}
 
 const KINDS = [
   { value: "fault", label: "Fault" },
@@ -46,7 +68,7 @@ export function ConcernSettings() {
   if (!business)
     return (
       <Screen title="Ready phrases">
-        <Waiting label="Loading the phrases" />
+        <WaitingRows label="Loading the phrases" />
       </Screen>
     );
   return <Library settings={business.settings} />;
@@ -54,50 +76,66 @@ export function ConcernSettings() {
 
 function Library({ settings }: { settings: Business["settings"] }) {
   const colors = useColors();
-  const unsaved = useUnsavedState("settings/concerns", typedConcerns, {
-    base: settings,
-    phrases: settings.concerns,
-    gaps: settings.concernGaps.map(typedGap),
+  const form = useForm<Typed, unknown, z.output<typeof concerns>>({
+    resolver: zodResolver(concerns),
+    defaultValues: typedOf(settings),
   });
-  const { phrases, gaps, base: begunFrom } = unsaved.value;
-  type Typed = typeof unsaved.value;
-  const setPhrases = (next: Typed["phrases"] | ((mine: Typed["phrases"]) => Typed["phrases"])): void =>
-    unsaved.set((typed) => ({ ...typed, phrases: typeof next === "function" ? next(typed.phrases) : next }));
-  const setGaps = (next: Typed["gaps"] | ((mine: Typed["gaps"]) => Typed["gaps"])): void =>
-    unsaved.set((typed) => ({ ...typed, gaps: typeof next === "function" ? next(typed.gaps) : next }));
+  const { control, getValues, setValue, handleSubmit, reset } = form;
+  const { isBack, drop } = useUnsavedFields("settings/concerns", form, {}, typedConcerns);
+  const phraseList = useFieldArray({ control, name: "phrases", keyName: "key" });
+  const gapList = useFieldArray({ control, name: "gaps", keyName: "key" });
+  const phrases = useWatch({ control, name: "phrases" });
+  const gaps = useWatch({ control, name: "gaps" });
   const [wanted, setWanted] = useState("");
   const [openId, setOpenId] = useState<string | null>(null);
-  const { said, save: saveList } = useSettingsList("concerns", begunFrom, (base, newest) => {
-    setPhrases((mine) => mergeLists(mine, base.concerns, newest.concerns));
-    setGaps((mine) =>
-      mergeLists(
-        mine.map(asItem),
-        base.concernGaps.map(typedGap).map(asItem),
-        newest.concernGaps.map(typedGap).map(asItem),
-      ).map(({ name, choices }) => ({ name, choices })),
-    );
-    unsaved.set((typed) => ({ ...typed, base: newest }));
-  });
-  const change = (id: string, part: Partial<ConcernPhrase>): void =>
-    setPhrases(phrases.map((phrase) => (phrase.id === id ? { ...phrase, ...part } : phrase)));
-  const shown = phrases.filter(({ text, area }) =>
-    `${text} ${area}`.toLowerCase().includes(wanted.trim().toLowerCase()),
+  const list = useSettingsList(
+    "concerns",
+    () => getValues("base"),
+    (before, newest) => {
+      const [mine, base, theirs] = [getValues(), typedOf(before), typedOf(newest)];
+      reset({
+        base: newest,
+        phrases: mergeLists(mine.phrases, base.phrases, theirs.phrases, idOf),
+        gaps: mergeLists(mine.gaps, base.gaps, theirs.gaps, nameOf),
+      });
+    },
   );
-  const areas = [...new Set(shown.map(({ area }) => area))];
+  const shown = phrases
+    .map((phrase, index) => ({ phrase, index }))
+    .filter(({ phrase: { text, area } }) => `${text} ${area}`.toLowerCase().includes(wanted.trim().toLowerCase()));
+  const areas = [...new Set(shown.map(({ phrase }) => phrase.area))];
   const unknown = [...new Set(phrases.flatMap(({ text }) => gapsOf(text)))].filter(
     (name) => !gaps.some((gap) => gap.name === name),
   );
-  const save = (): Promise<void> => {
-    const concernGaps = gaps.map(({ name, choices }) => ({ name, choices: readListed(choices) }));
-    return saveList(
-      (version) => call(routes.changeConcerns, { body: { version, concerns: phrases, concernGaps } }),
-      "Saved. New work orders offer these phrases from now on.",
-      unsaved.drop,
-    );
-  };
+  const save = handleSubmit(
+    (read) =>
+      list.save(
+        (base, version) =>
+          call(routes.changeConcerns, {
+            body: {
+              version,
+              concerns: changesOfList(base.concerns, read.phrases, idOf),
+              concernGaps: changesOfList(base.concernGaps, read.gaps, nameOf),
+            },
+          }),
+        "Saved. New work orders offer these phrases from now on.",
+        (newest) => {
+          setValue("base", newest);
+          drop();
+        },
+      ),
+    ({ phrases: faults }) => {
+      // The phrase that does not fit may be folded.
+      const first = Array.isArray(faults) ? faults.findIndex(Boolean) : -1;
+      setWanted("");
+      setOpenId(phrases[first]?.id ?? openId);
+      list.doesNotFit();
+    },
+  );
+  const { said } = list;
   const add = (): void => {
     const id = uuid();
-    setPhrases([...phrases, { id, text: "", kind: "fault", area: areas[0] ?? "Service" }]);
+    phraseList.append({ id, text: "", kind: "fault", area: areas[0] ?? "Service" });
     setWanted("");
     setOpenId(id);
   };
@@ -108,12 +146,19 @@ function Library({ settings }: { settings: Business["settings"] }) {
       foot={
         <>
           {said ? <Notice kind={said.kind} text={said.text} /> : null}
+          <NeedsSignal what="Saving the phrases" isTyped />
           <Button kind="next" label="Save the phrases" onPress={() => void save()} testID="save-concerns" />
         </>
       }
     >
       <Heading level={1}>Ready phrases</Heading>
-      <BackAgain isBack={unsaved.isBack} onGiveUp={unsaved.drop} />
+      <BackAgain
+        isBack={isBack}
+        onGiveUp={() => {
+          drop();
+          reset(typedOf(settings));
+        }}
+      />
       <Words tone="muted">
         A gap is written in braces, such as “Hums {"{when}"}”. Whoever writes a concern down fills it by touch, or
         leaves it open.
@@ -124,36 +169,33 @@ function Library({ settings }: { settings: Business["settings"] }) {
         <View key={area} style={styles.list}>
           <Heading level={2}>{area}</Heading>
           {shown
-            .filter((phrase) => phrase.area === area)
-            .map((phrase) =>
-              openId === phrase.id ? (
-                <View key={phrase.id} style={[styles.open, { borderColor: colors.petrol }]}>
-                  <Field
+            .filter(({ phrase }) => phrase.area === area)
+            .map(({ phrase: { id, text }, index }) =>
+              openId === id ? (
+                <View key={id} style={[styles.open, { borderColor: colors.petrol }]}>
+                  <FormField
+                    control={control}
+                    name={`phrases.${index}.text`}
                     label="Phrase"
-                    value={phrase.text}
-                    onChangeText={(text) => change(phrase.id, { text })}
-                    hint={`Without its gaps: ${fillGaps(phrase.text, {}) || "nothing yet"}`}
+                    hint={`Without its gaps: ${fillGaps(text, {}) || "nothing yet"}`}
                     maxLength={200}
                   />
-                  <Choices
-                    label="Kind"
-                    options={KINDS}
-                    value={phrase.kind}
-                    onChoose={(kind) => change(phrase.id, { kind })}
+                  <Controller
+                    control={control}
+                    name={`phrases.${index}.kind`}
+                    render={({ field }) => (
+                      <Choices label="Kind" options={KINDS} value={field.value} onChoose={field.onChange} />
+                    )}
                   />
-                  <Area value={phrase.area} onChange={(next) => change(phrase.id, { area: next })} />
+                  <Area value={area} onChange={(next) => setValue(`phrases.${index}.area`, next)} />
                   <View style={styles.row}>
                     <Button label="Done" onPress={() => setOpenId(null)} />
-                    <Button
-                      kind="quiet"
-                      label="Take it out"
-                      onPress={() => setPhrases(phrases.filter(({ id }) => id !== phrase.id))}
-                    />
+                    <Button kind="quiet" label="Take it out" onPress={() => phraseList.remove(index)} />
                   </View>
                 </View>
               ) : (
-                <Press key={phrase.id} label={`Change ${phrase.text}`} onPress={() => setOpenId(phrase.id)}>
-                  <Words tone="petrol">{phrase.text}</Words>
+                <Press key={id} label={`Change ${text}`} onPress={() => setOpenId(id)}>
+                  <Words tone="petrol">{text}</Words>
                 </Press>
               ),
             )}
@@ -167,17 +209,17 @@ function Library({ settings }: { settings: Business["settings"] }) {
           text={`Nothing is offered yet for: ${unknown.join(", ")}.`}
           action={{
             label: "Add them below",
-            onPress: () => setGaps([...gaps, ...unknown.map((name) => ({ name, choices: "" }))]),
+            onPress: () => gapList.append(unknown.map((name) => ({ name, choices: "" }))),
           }}
         />
       ) : null}
-      {gaps.map(({ name, choices }) => (
-        <Field
-          key={name}
+      {gapList.fields.map(({ key, name }, index) => (
+        <FormField
+          key={key}
+          control={control}
+          name={`gaps.${index}.choices`}
           label={name}
           hint="Separated by commas"
-          value={choices}
-          onChangeText={(text) => setGaps(gaps.map((gap) => (gap.name === name ? { ...gap, choices: text } : gap)))}
           maxLength={1500}
         />
       ))}

@@ -1,37 +1,38 @@
+import type { Control, FieldPath, FieldValues } from "react-hook-form";
 import { StyleSheet, View } from "react-native";
-import { Field } from "../ui/Field";
+import { FormField } from "../ui/FormField";
 import { SPACE } from "../ui/theme";
-import { intervalFault } from "./intervalFault";
 
-export interface IntervalFieldsProps {
-  /** As typed. */
-  miles: string;
-  months: string;
-  onChange: (typed: { miles?: string; months?: string }) => void;
+export interface IntervalFieldsProps<Fields extends FieldValues, Read> {
+  control: Control<Fields, unknown, Read>;
+  miles: FieldPath<Fields>;
+  months: FieldPath<Fields>;
   /** Which service, where several are on the screen. */
   of?: string;
 }
 
 /** How often a service is due: by miles, by months, or by whichever comes first. */
-export function IntervalFields({ miles, months, onChange, of }: IntervalFieldsProps) {
+export function IntervalFields<Fields extends FieldValues, Read>({
+  control,
+  miles,
+  months,
+  of,
+}: IntervalFieldsProps<Fields, Read>) {
   const label = (unit: string): string => (of === undefined ? unit : `${unit}, ${of}`);
-
   return (
     <View style={styles.row}>
-      <Field
+      <FormField
+        control={control}
+        name={miles}
         label={label("Miles")}
-        value={miles}
-        onChangeText={(typed) => onChange({ miles: typed })}
-        error={intervalFault("miles", miles)}
         inputMode="numeric"
         maxLength={7}
         style={styles.grow}
       />
-      <Field
+      <FormField
+        control={control}
+        name={months}
         label={label("Months")}
-        value={months}
-        onChangeText={(typed) => onChange({ months: typed })}
-        error={intervalFault("months", months)}
         inputMode="numeric"
         maxLength={3}
         style={styles.grow}

@@ -1,20 +1,28 @@
 import { useQueryClient } from "@tanstack/react-query";
+import { zodResolver } from "@hookform/resolvers/zod";
 import { useState } from "react";
+import { useForm } from "react-hook-form";
 import { countOf } from "@mechanon/core";
 import { routes } from "@mechanon/contract";
+import { z } from "zod";
 import { call } from "../api/call";
 import { errorWords } from "../api/problem";
 import { useBusiness, type Business } from "../session/useSession";
+import { NeedsSignal } from "../offline/NeedsSignal";
 import { Button } from "../ui/Button";
-import { Field } from "../ui/Field";
+import { FormField } from "../ui/FormField";
 import { Heading } from "../ui/Heading";
 import { Notice } from "../ui/Notice";
 import { Screen } from "../ui/Screen";
-import { Waiting } from "../ui/Waiting";
+import { WaitingRows } from "../ui/WaitingRows";
 import { Words } from "../ui/Words";
 import { wholeNumber } from "./wholeNumber";
 
 const MOST_MONTHS = 120;
+const RANGE = `a whole number from 1 to ${MOST_MONTHS}`;
+const linkMonths = z.object({
+  months: z.string().transform(wholeNumber).pipe(z.int(RANGE).min(1, RANGE).max(MOST_MONTHS, RANGE)),
+});
 
 /** How long a receipt can be opened by the link it was sent with. */
 export function ReceiptSettings() {
@@ -22,7 +30,7 @@ export function ReceiptSettings() {
   if (!business)
     return (
       <Screen title="Receipts">
-        <Waiting label="Loading the settings" />
+        <WaitingRows label="Loading the settings" />
       </Screen>
     );
   return <Months business={business} />;
@@ -30,12 +38,13 @@ export function ReceiptSettings() {
 
 function Months({ business }: { business: Business }) {
   const queries = useQueryClient();
-  const [typed, setTyped] = useState(String(business.settings.receiptLinkMonths));
   const [said, setSaid] = useState<{ kind: "note" | "fault"; text: string } | null>(null);
-  const months = wholeNumber(typed);
-  const fits = months !== null && months >= 1 && months <= MOST_MONTHS;
-  const save = async (): Promise<void> => {
-    if (!fits) return;
+  const { control, handleSubmit } = useForm<z.input<typeof linkMonths>, unknown, z.output<typeof linkMonths>>({
+    resolver: zodResolver(linkMonths),
+    mode: "onChange",
+    defaultValues: { months: String(business.settings.receiptLinkMonths) },
+  });
+  const save = handleSubmit(async ({ months }) => {
     try {
       await call(routes.changeReceiptLinks, { body: { months } });
       await queries.invalidateQueries({ queryKey: ["business"] });
@@ -43,7 +52,7 @@ function Months({ business }: { business: Business }) {
     } catch (error) {
       setSaid({ kind: "fault", text: errorWords(error) });
     }
-  };
+  });
   return (
     <Screen
       title="Receipts"
@@ -51,7 +60,8 @@ function Months({ business }: { business: Business }) {
       foot={
         <>
           {said ? <Notice kind={said.kind} text={said.text} /> : null}
-          <Button kind="next" disabled={!fits} label="Save" onPress={() => void save()} testID="save-receipts" />
+          <NeedsSignal what="Saving" isTyped />
+          <Button kind="next" label="Save" onPress={() => void save()} testID="save-receipts" />
         </>
       }
     >
@@ -60,16 +70,7 @@ function Months({ business }: { business: Business }) {
         A receipt sent by text opens by its link for so many months. It ends sooner when the work order goes to another
         customer or car, or when the link is called back.
       </Words>
-      <Field
-        label="Months"
-        inputMode="numeric"
-        value={typed}
-        onChangeText={(text) => {
-          setTyped(text);
-          setSaid(null);
-        }}
-        error={fits ? null : `a whole number from 1 to ${MOST_MONTHS}`}
-      />
+      <FormField control={control} name="months" label="Months" inputMode="numeric" onTyped={() => setSaid(null)} />
     </Screen>
   );
 }

@@ -1,48 +1,51 @@
+import { zodResolver } from "@hookform/resolvers/zod";
 import { useState } from "react";
+import { useFieldArray, useForm, useWatch } from "react-hook-form";
 import { StyleSheet, View } from "react-native";
-import { businessSettings, mergeLists, type BusinessSettings } from "@mechanon/core";
+import { changesOfList, idOf, mergeLists, ownersInterval, type BusinessSettings } from "@mechanon/core";
 import { routes } from "@mechanon/contract";
 import { v7 as uuid } from "uuid";
 import { z } from "zod";
 import { call } from "../api/call";
 import { useBusiness, type Business } from "../session/useSession";
+import { NeedsSignal } from "../offline/NeedsSignal";
 import { Button } from "../ui/Button";
 import { useColors } from "../ui/face";
-import { Field } from "../ui/Field";
+import { FormField } from "../ui/FormField";
 import { Heading } from "../ui/Heading";
 import { Notice } from "../ui/Notice";
 import { Screen } from "../ui/Screen";
 import { SPACE } from "../ui/theme";
 import { Tick } from "../ui/Tick";
-import { Waiting } from "../ui/Waiting";
+import { WaitingRows } from "../ui/WaitingRows";
 import { Words } from "../ui/Words";
 import { BackAgain } from "../unsaved/BackAgain";
-import { useUnsavedState } from "../unsaved/useUnsavedState";
+import { useUnsavedFields } from "../unsaved/useUnsavedFields";
 import { IntervalFields } from "./IntervalFields";
 import { useSettingsList } from "./useSettingsList";
-import { intervalFault } from "./intervalFault";
-import { wholeNumber } from "./wholeNumber";
-
-/** Services as they are typed; what is open is empty. */
-const typed = ({ intervals }: BusinessSettings) =>
-  intervals.map((each) => ({
-    ...each,
-    miles: each.miles === null ? "" : String(each.miles),
-    months: each.months === null ? "" : String(each.months),
-  }));
+import { begunFrom } from "./begunFrom";
+import { intervalField } from "./intervalField";
 
 const typedServices = z.object({
-  base: businessSettings,
-  services: z.array(
-    z.object({
-      id: z.string(),
-      title: z.string(),
-      miles: z.string(),
-      months: z.string(),
-      jobIds: z.array(z.string()),
-    }),
-  ),
+  base: begunFrom,
+  services: z.array(ownersInterval.extend({ title: z.string(), miles: z.string(), months: z.string() })),
 });
+const services = typedServices.extend({
+  services: z.array(ownersInterval.extend({ miles: intervalField("miles"), months: intervalField("months") })),
+});
+type Typed = z.input<typeof services>;
+
+/** Services as they are typed; what is open is empty. */
+function typedOf(settings: BusinessSettings): Typed {
+  return {
+    base: settings,
+    services: settings.intervals.map((each) => ({
+      ...each,
+      miles: each.miles === null ? "" : String(each.miles),
+      months: each.months === null ? "" : String(each.months),
+    })),
+  };
+}
 
 /** The owner's services: how often each is due where the spec sheet is not followed, and which jobs do it. */
 export function ServiceSettings() {
@@ -50,7 +53,7 @@ export function ServiceSettings() {
   if (!business)
     return (
       <Screen title="Services">
-        <Waiting label="Loading the services" />
+        <WaitingRows label="Loading the services" />
       </Screen>
     );
   return <Services business={business} />;
@@ -58,44 +61,39 @@ export function ServiceSettings() {
 
 function Services({ business }: { business: Business }) {
   const colors = useColors();
-  const unsaved = useUnsavedState("settings/services", typedServices, {
-    base: business.settings,
-    services: typed(business.settings),
+  const form = useForm<Typed, unknown, z.output<typeof services>>({
+    resolver: zodResolver(services),
+    defaultValues: typedOf(business.settings),
   });
-  const { services, base: begunFrom } = unsaved.value;
-  const setServices = (next: typeof services): void => unsaved.set((before) => ({ ...before, services: next }));
+  const { control, getValues, setValue, handleSubmit, reset } = form;
+  const { isBack, drop } = useUnsavedFields("settings/services", form, {}, typedServices);
+  const { fields, append, remove } = useFieldArray({ control, name: "services", keyName: "key" });
+  const typed = useWatch({ control, name: "services" });
   const [allJobsOf, setAllJobsOf] = useState<string | null>(null);
-  const {
-    said,
-    say,
-    save: saveList,
-  } = useSettingsList("intervals", begunFrom, (base, newest) =>
-    unsaved.set((mine) => ({ base: newest, services: mergeLists(mine.services, typed(base), typed(newest)) })),
+  const list = useSettingsList(
+    "intervals",
+    () => getValues("base"),
+    (base, newest) => {
+      const theirs = typedOf(newest);
+      reset({ ...theirs, services: mergeLists(getValues("services"), typedOf(base).services, theirs.services, idOf) });
+    },
   );
-  const change = (id: string, part: Partial<(typeof services)[number]>): void => {
-    say(null);
-    setServices(services.map((service) => (service.id === id ? { ...service, ...part } : service)));
-  };
-  const save = async (): Promise<void> => {
-    const wrong = services.find(
-      ({ miles, months }) => intervalFault("miles", miles) !== null || intervalFault("months", months) !== null,
-    );
-    if (wrong)
-      return say({
-        kind: "fault",
-        text: `How often ${wrong.title || "a service"} is due does not fit yet. Nothing was saved; put it right.`,
-      });
-    const intervals = services.map((service) => ({
-      ...service,
-      miles: wholeNumber(service.miles),
-      months: wholeNumber(service.months),
-    }));
-    await saveList(
-      (version) => call(routes.changeIntervals, { body: { version, intervals } }),
-      "Saved. What is due goes by this from now on.",
-      unsaved.drop,
-    );
-  };
+  const save = handleSubmit(
+    ({ services: intervals }) =>
+      list.save(
+        (base, version) =>
+          call(routes.changeIntervals, {
+            body: { version, intervals: changesOfList(base.intervals, intervals, idOf) },
+          }),
+        "Saved. What is due goes by this from now on.",
+        (newest) => {
+          setValue("base", newest);
+          drop();
+        },
+      ),
+    list.doesNotFit,
+  );
+  const { said } = list;
   return (
     <Screen
       title="Services"
@@ -103,48 +101,59 @@ function Services({ business }: { business: Business }) {
       foot={
         <>
           {said ? <Notice kind={said.kind} text={said.text} /> : null}
+          <NeedsSignal what="Saving the services" isTyped />
           <Button kind="next" label="Save the services" onPress={() => void save()} testID="save-services" />
         </>
       }
     >
       <Heading level={1}>Services and how often</Heading>
-      <BackAgain isBack={unsaved.isBack} onGiveUp={unsaved.drop} />
+      <BackAgain
+        isBack={isBack}
+        onGiveUp={() => {
+          drop();
+          reset(typedOf(business.settings));
+        }}
+      />
       <Words tone="muted">
         By miles or months, whichever comes first. Both empty: as the spec sheet of the car says. With a customer it can
         be agreed otherwise, on the car.
       </Words>
-      {services.map(({ id, title, miles, months, jobIds }) => (
-        <View key={id} style={[styles.service, { borderColor: colors.hairline }]}>
-          <Field label="Service" value={title} onChangeText={(text) => change(id, { title: text })} maxLength={80} />
-          <IntervalFields miles={miles} months={months} onChange={(typed) => change(id, typed)} of={title} />
-          <Words size="small" strong>
-            Done by these jobs
-          </Words>
-          {business.library
-            .filter((job) => allJobsOf === id || job.area === "Service" || jobIds.includes(job.id))
-            .map((job) => (
-              <Tick
-                key={job.id}
-                label={job.title}
-                value={jobIds.includes(job.id)}
-                onChange={(on) =>
-                  change(id, { jobIds: on ? [...jobIds, job.id] : jobIds.filter((each) => each !== job.id) })
-                }
-              />
-            ))}
-          {allJobsOf === id ? null : (
-            <Button kind="quiet" label={`Other jobs that do ${title || "it"}`} onPress={() => setAllJobsOf(id)} />
-          )}
-          <Button
-            kind="quiet"
-            label={`Take ${title || "it"} off the list`}
-            onPress={() => setServices(services.filter((each) => each.id !== id))}
-          />
-        </View>
-      ))}
+      {fields.map(({ key, id }, index) => {
+        const { title = "", jobIds = [] } = typed[index] ?? {};
+        const setJobs = (next: string[]): void =>
+          setValue(`services.${index}.jobIds`, next, { shouldDirty: true, shouldTouch: true });
+        return (
+          <View key={key} style={[styles.service, { borderColor: colors.hairline }]}>
+            <FormField control={control} name={`services.${index}.title`} label="Service" maxLength={80} />
+            <IntervalFields
+              control={control}
+              miles={`services.${index}.miles`}
+              months={`services.${index}.months`}
+              of={title}
+            />
+            <Words size="small" strong>
+              Done by these jobs
+            </Words>
+            {business.library
+              .filter((job) => allJobsOf === id || job.area === "Service" || jobIds.includes(job.id))
+              .map((job) => (
+                <Tick
+                  key={job.id}
+                  label={job.title}
+                  value={jobIds.includes(job.id)}
+                  onChange={(on) => setJobs(on ? [...jobIds, job.id] : jobIds.filter((each) => each !== job.id))}
+                />
+              ))}
+            {allJobsOf === id ? null : (
+              <Button kind="quiet" label={`Other jobs that do ${title || "it"}`} onPress={() => setAllJobsOf(id)} />
+            )}
+            <Button kind="quiet" label={`Take ${title || "it"} off the list`} onPress={() => remove(index)} />
+          </View>
+        );
+      })}
       <Button
         label="Add a service"
-        onPress={() => setServices([...services, { id: uuid(), title: "", miles: "", months: "", jobIds: [] }])}
+        onPress={() => append({ id: uuid(), title: "", miles: "", months: "", jobIds: [] })}
       />
     </Screen>
   );

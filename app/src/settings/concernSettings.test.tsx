@@ -3,6 +3,7 @@ import { BUSINESS, fakeServer, problemReply, show } from "../testing/harness";
 import { SETTINGS_SAMPLE } from "../testing/samples";
 import { ConcernSettings } from "./ConcernSettings";
 
+const GRIND = { id: "grind", text: "Brakes grind", kind: "fault", area: "Brakes" };
 const SAVE = "PATCH /api/business/concerns";
 function open(reply: Parameters<typeof fakeServer>[0][string] = { body: SETTINGS_SAMPLE }) {
   const server = fakeServer({ [SAVE]: reply, "GET /api/business": { body: BUSINESS } });
@@ -24,8 +25,8 @@ it("changes a phrase with a gap, says how it reads without, and keeps it", async
   await waitFor(() =>
     expect(sent(server)).toEqual({
       version: 1,
-      concerns: [{ id: "grind", text: "Brakes grind {when}", kind: "wish", area: "Brakes" }],
-      concernGaps: [{ name: "when", choices: ["when cold", "when wet"] }],
+      concerns: [{ from: GRIND, to: { ...GRIND, text: "Brakes grind {when}", kind: "wish" } }],
+      concernGaps: [{ from: SETTINGS_SAMPLE.concernGaps[0], to: { name: "when", choices: ["when cold", "when wet"] } }],
     }),
   );
   expect(await screen.findByText(/Saved\. New work orders/)).toBeTruthy();
@@ -60,16 +61,28 @@ it("finds phrases by their words and area, adds one, and takes one out", async (
   fireEvent.press(screen.getByTestId("add-phrase"));
   fireEvent.changeText(screen.getByLabelText("Phrase"), "Steering pulls");
   fireEvent.press(screen.getByTestId("save-concerns"));
-  await waitFor(() => expect(sent(server)).toMatchObject({ concerns: [{ text: "Steering pulls", kind: "fault", area: "Service" }] })); // prettier-ignore
+  await waitFor(() =>
+    expect(sent(server)).toMatchObject({
+      concerns: [
+        { from: GRIND, to: null },
+        { from: null, to: { text: "Steering pulls", kind: "fault", area: "Service" } },
+      ],
+    }),
+  );
 });
 
 it("keeps what was typed when the server refuses it", async () => {
-  open(problemReply(400, "request/invalid", "A phrase has no words."));
+  const server = open(problemReply(400, "list/too-long", "The list is full."));
   fireEvent.press(screen.getByRole("button", { name: "Change Brakes grind" }));
   fireEvent.changeText(screen.getByLabelText("Phrase"), "  ");
   fireEvent.press(screen.getByTestId("save-concerns"));
-  expect(await screen.findByText("A phrase has no words.")).toBeTruthy();
-  expect(screen.getByLabelText("Phrase").props.value).toBe("  ");
+  expect(await screen.findByText("✕ a phrase needs its words")).toBeTruthy();
+  expect(await screen.findByText(/Nothing was saved; put it right/)).toBeTruthy();
+  expect(server.asked).toEqual([]);
+  fireEvent.changeText(screen.getByLabelText("Phrase"), "Brakes hum");
+  fireEvent.press(screen.getByTestId("save-concerns"));
+  expect(await screen.findByText("The list is full.")).toBeTruthy();
+  expect(screen.getByLabelText("Phrase").props.value).toBe("Brakes hum");
 });
 
 it("takes in what somebody else changed meanwhile, and saves both then", async () => {
@@ -96,8 +109,8 @@ it("takes in what somebody else changed meanwhile, and saves both then", async (
   await screen.findByText(/their changes are in it now beside yours/);
   fireEvent.press(screen.getByTestId("save-concerns"));
   await screen.findByText(/^Saved/);
-  const saved = server.asked.filter(({ method }) => method === "PATCH").at(-1)?.body as {
-    concerns: { text: string }[];
-  };
-  expect(saved.concerns.map(({ text }) => text)).toEqual(["Brakes grind", "Squeals when reversing", "Clicks at idle"]);
+  // Theirs is not sent again: it is there.
+  expect(server.asked.filter(({ method }) => method === "PATCH").at(-1)?.body).toMatchObject({
+    concerns: [{ from: null, to: { text: "Clicks at idle" } }],
+  });
 });

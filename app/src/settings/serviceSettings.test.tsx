@@ -3,8 +3,10 @@ import { BUSINESS, fakeServer, show } from "../testing/harness";
 import { SETTINGS_SAMPLE } from "../testing/samples";
 import { listed, readListed } from "./listed";
 import { ServiceSettings } from "./ServiceSettings";
+import { useUnsavedForms } from "../unsaved/useUnsaved";
 import { wholeNumber } from "./wholeNumber";
 
+const [OIL] = SETTINGS_SAMPLE.intervals;
 const SAVE = "PATCH /api/business/intervals";
 function open(reply: Parameters<typeof fakeServer>[0][string] = { body: SETTINGS_SAMPLE }) {
   const server = fakeServer({ [SAVE]: reply, "GET /api/business": { body: BUSINESS } });
@@ -21,17 +23,21 @@ it("changes how often a service is due; nothing typed is as the spec sheet says"
   fireEvent.press(screen.getByRole("checkbox", { name: "Wiper blades" }));
   fireEvent.press(screen.getByTestId("save-services"));
   await waitFor(() =>
-    expect(sent(server)).toEqual({ version: 1, intervals: [{ id: "oil", title: "Oil and filter", miles: 6500, months: null, jobIds: [] }] }),
+    expect(sent(server)).toEqual({
+      version: 1,
+      intervals: [{ from: OIL, to: { id: "oil", title: "Oil and filter", miles: 6500, months: null, jobIds: [] } }],
+    }),
   );
   expect(await screen.findByText(/Saved\. What is due/)).toBeTruthy();
-}); // prettier-ignore
+  expect(useUnsavedForms.getState().forms).toEqual({});
+});
 
-it("sends nothing while a figure is none, and says at which", () => {
+it("sends nothing while a figure is none, and says at which", async () => {
   const server = open();
   fireEvent.changeText(screen.getByLabelText("Miles, Oil and filter"), "a lot");
-  expect(screen.getByText("✕ whole miles from 100 to 500,000, or empty")).toBeTruthy();
   fireEvent.press(screen.getByTestId("save-services"));
-  expect(screen.getByText(/Nothing was saved; put it right/)).toBeTruthy();
+  expect(await screen.findByText("✕ whole miles from 100 to 500,000, or empty")).toBeTruthy();
+  expect(await screen.findByText(/Nothing was saved; put it right/)).toBeTruthy();
   expect(server.asked).toEqual([]);
 });
 
@@ -44,7 +50,14 @@ it("adds a service with the jobs that do it, and takes one off", async () => {
   fireEvent.press(screen.getByRole("button", { name: "Other jobs that do Wipers" }));
   fireEvent.press(screen.getByRole("checkbox", { name: "Wiper blades" }));
   fireEvent.press(screen.getByTestId("save-services"));
-  await waitFor(() => expect(sent(server)).toMatchObject({ intervals: [{ title: "Wipers", miles: null, jobIds: ["wipers"] }] })); // prettier-ignore
+  await waitFor(() =>
+    expect(sent(server)).toMatchObject({
+      intervals: [
+        { from: OIL, to: null },
+        { from: null, to: { title: "Wipers", miles: null, jobIds: ["wipers"] } },
+      ],
+    }),
+  );
 });
 
 it("keeps what was typed without a connection", async () => {

@@ -1,56 +1,48 @@
-import { View } from "react-native";
-import { countOf, refusalWords } from "@mechanon/core";
-import { Button } from "../ui/Button";
-import { Notice } from "../ui/Notice";
+import { useRouter } from "expo-router";
+import { StyleSheet } from "react-native";
+import { showTime } from "@mechanon/core";
+import { useReachable } from "../api/reachable";
+import { useBusiness } from "../session/useSession";
+import { Press } from "../ui/Press";
 import { Words } from "../ui/Words";
+import { useSync } from "./state";
 import { syncWords } from "./syncWords";
-import { dismissRefusal, dropPending, overlapAnyway, retryNow, useSync } from "./store";
 
-/** Tells what is saved, what waits to be sent, and what was refused. */
-export function SyncLine() {
-  const { pending, photos, online, stuck, personId } = useSync();
-  const mine = pending.filter(({ by }) => by === personId);
-  const others = pending.length - mine.length;
-  const waiting = mine.length + photos.length;
-  if (stuck !== null) {
-    return (
-      <View>
-        <Notice
-          text={`${stuck} ${countOf(waiting, "change")} kept on this device.`}
-          action={{ label: "Send again", onPress: retryNow }}
-        />
-        {mine.length > 0 ? (
-          <Button kind="quiet" label="Give up the oldest change" onPress={() => void dropPending()} />
-        ) : null}
-      </View>
-    );
-  }
+/**
+ * Tells what is saved, what waits to be sent, and that something was not taken; touched, which.
+ * @param asOf - when the server last said how what is shown here is.
+ */
+export function SyncLine({ asOf = null }: { asOf?: string | null }) {
+  const router = useRouter();
+  const zone = useBusiness()?.timeZone ?? "utc";
+  const isReachable = useReachable((state) => state.isReachable);
+  const { pending, photos, refused, online, keeping, halted } = useSync();
+  const notTaken = refused.length + photos.filter(({ refusal }) => refusal !== null).length;
+  const waiting = pending.length + photos.filter(({ refusal }) => refusal === null).length;
+  const isCalm = notTaken === 0 && halted === null && keeping === "kept";
+  const words = syncWords({
+    waiting,
+    refused: notTaken,
+    online: online && isReachable,
+    keeping,
+    halted,
+    asOf: asOf === null ? null : showTime(asOf, zone),
+  });
   return (
-    <Words size="small" tone="muted" align="center" role="status">
-      {[
-        syncWords(waiting, online),
-        others > 0 ? `${countOf(others, "change")} of somebody else kept here until they sign in` : "",
-      ]
-        .filter(Boolean)
-        .join(". ")}
-    </Words>
+    <Press
+      role="link"
+      label={`${words}. See what waits`}
+      onPress={() => router.navigate("/waiting")}
+      style={styles.line}
+    >
+      <Words size="small" tone={isCalm ? "muted" : "alarm"} strong={!isCalm} align="center" role="status">
+        {words}
+      </Words>
+    </Press>
   );
 }
 
-/** What the server refused on one work order, with the way out. */
-export function Refusals({ workOrderId }: { workOrderId: string }) {
-  const refused = useSync((state) => state.refused);
-  return refused
-    .filter(({ target }) => target === workOrderId)
-    .map((refusal) => (
-      <View key={refusal.id}>
-        <Notice
-          text={refusalWords(refusal.code)}
-          action={{ label: "Understood", onPress: () => dismissRefusal(refusal.id) }}
-        />
-        {refusal.code === "visit/overlaps" ? (
-          <Button kind="quiet" label="Do it anyway" onPress={() => overlapAnyway(refusal)} />
-        ) : null}
-      </View>
-    ));
-}
+const styles = StyleSheet.create({
+  // As high whatever it says: the act above it does not move.
+  line: { minHeight: 32 },
+});

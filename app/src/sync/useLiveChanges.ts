@@ -1,29 +1,76 @@
-import { useQueryClient } from "@tanstack/react-query";
-import { useEffect } from "react";
-import { changeEvent, type ChangeEvent, type WorkOrderView } from "@mechanon/contract";
+import { useQueryClient, type Query, type QueryClient } from "@tanstack/react-query";
+import { useEffect, useRef } from "react";
+import {
+  changeEvent,
+  type BusinessView,
+  type ChangeEvent,
+  type CustomerSheetView,
+  type VehicleSheetView,
+  type WorkOrderView,
+} from "@mechanon/contract";
 import { RefreshOnce } from "./refreshOnce";
-import { loadWorkOrder, resumeSync, retryNow, useSync } from "./store";
+import { loadWorkOrder } from "./views";
+import { useTakeAlong } from "./useTakeAlong";
+import { resumeSync } from "./resume";
+import { retryNow } from "./sender";
+import type { KeptRecord } from "./sendKeptChange";
+import { showsChange, type KnownChange } from "./showsChange";
+import { useSync } from "./state";
+
+/** Asks again what may show changes otherwise; an answer that is on its way already would tell of before. */
+async function askAnew(queries: QueryClient, changes: readonly KnownChange[]): Promise<void> {
+  const zone = queries.getQueryData<BusinessView>(["business"])?.timeZone ?? "utc";
+  const predicate = ({ queryKey, state: { data } }: Query): boolean =>
+    changes.some((change) => showsChange(change, queryKey, data, zone));
+  await queries.cancelQueries({ predicate }, { silent: true });
+  await queries.invalidateQueries({ predicate });
+}
+
+/** A customer or car as the server keeps it now, on its sheet. */
+function showRecord(queries: QueryClient, { customer, vehicle, carSheet }: KeptRecord): void {
+  if (customer)
+    queries.setQueryData<CustomerSheetView>(["customer", customer.id], (sheet) => sheet && { ...sheet, customer });
+  if (vehicle) queries.setQueryData<VehicleSheetView>(["car", vehicle.id], (sheet) => sheet && { ...sheet, vehicle });
+  if (carSheet) queries.setQueryData<VehicleSheetView>(["car", carSheet.vehicle.id], carSheet);
+}
 
 /** Keeps this device in step: resumes what is unsent, and hears of what others change. */
 export function useLiveChanges(personId: string | null): void {
   const queries = useQueryClient();
+  const somethingNew = useTakeAlong(personId);
+  const shownTo = useRef<string | null>(null);
   useEffect(() => {
     if (personId === null || typeof EventSource === "undefined") return;
-    const refreshLists = (): void =>
-      void Promise.all(
-        ["day", "openWork", "search", "customer"].map((key) => queries.invalidateQueries({ queryKey: [key] })),
-      );
-    const lists = new RefreshOnce(refreshLists);
-    void resumeSync(personId, (changed) => lists.tell(changed));
+    // What was shown to whoever had this page before is not theirs.
+    if (shownTo.current !== null && shownTo.current !== personId)
+      queries.removeQueries({ predicate: ({ queryKey }) => queryKey[0] !== "me" });
+    shownTo.current = personId;
+    const lists = new RefreshOnce((changes) => void askAnew(queries, changes));
     const source = new EventSource("/api/events");
+    void resumeSync(
+      personId,
+      (changed) => {
+        // What the stream tells of says more; where nothing listens, this is all there is.
+        if (changed.revision === 0 || source.readyState !== EventSource.OPEN) lists.tell(changed);
+      },
+      (record) => showRecord(queries, record),
+    );
+    let isFirst = true;
+    source.onopen = () => {
+      // It was away: what it missed comes by the revisions of what it has.
+      if (!isFirst) somethingNew();
+      isFirst = false;
+    };
     source.onmessage = ({ data }: MessageEvent<string>) => {
       const change = changeEvent.safeParse(JSON.parse(data));
       if (!change.success) return;
       const isNews = lists.tell(change.data);
+      if (isNews && change.data.kind === "visit") somethingNew();
       const { views, pending } = useSync.getState();
       // What was done here comes back with its answer; only what others did has to be fetched.
-      if (pending.length > 0) return;
-      for (const id of staleBy(change.data, isNews, views)) void loadWorkOrder(id).catch(() => undefined);
+      const own = new Set(pending.map((item) => (item.kind === "visit" ? item.workOrderId : item.target)));
+      for (const id of staleBy(change.data, isNews, views))
+        if (!own.has(id)) void loadWorkOrder(id).catch(() => undefined);
     };
     const wake = (): void => retryNow();
     window.addEventListener("online", wake);
@@ -32,7 +79,7 @@ export function useLiveChanges(personId: string | null): void {
       lists.stop();
       window.removeEventListener("online", wake);
     };
-  }, [personId, queries]);
+  }, [personId, queries, somethingNew]);
 }
 
 /** The work orders on this device that a change made older than the server's. */

@@ -1,15 +1,27 @@
-import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
-import { render } from "@testing-library/react-native";
+import { QueryClient, QueryClientProvider, notifyManager } from "@tanstack/react-query";
+import { act, render } from "@testing-library/react-native";
 import type { ReactElement } from "react";
 import type { Me, WorkOrderView } from "@mechanon/contract";
 import type { Business } from "../session/useSession";
-import { useSync } from "../sync/store";
+import { useReachable } from "../api/reachable";
+import { emptyLine } from "../sync/line";
+import { useSync } from "../sync/state";
+import { BusinessProvider } from "../session/BusinessProvider";
 import { FaceProvider } from "../ui/face";
-import { LIBRARY_SAMPLE, SETTINGS_SAMPLE } from "./samples";
+import { GUIDE_SAMPLE, LIBRARY_SAMPLE, SETTINGS_SAMPLE } from "./samples";
 import { useUnsavedForms } from "../unsaved/useUnsaved";
 
-// What one test left typed in a form is no other's.
-afterEach(() => useUnsavedForms.setState({ forms: {} }));
+// Answers reach what is shown outside of what a test waits for, too.
+notifyManager.setNotifyFunction((notify) => act(notify));
+const setReach = useReachable.setState;
+useReachable.setState = (state: Parameters<typeof setReach>[0]) => act(() => setReach(state));
+
+afterEach(async () => {
+  // What a test set going comes to its end before what is shown is taken away.
+  await act(async () => new Promise((done) => setTimeout(done)));
+  // What one test left typed in a form is no other's.
+  await act(async () => useUnsavedForms.setState({ forms: {} }));
+});
 
 export const ME: Me = {
   id: "me",
@@ -26,11 +38,13 @@ export const BUSINESS: Business = {
   settings: SETTINGS_SAMPLE,
   libraryVersion: 1,
   library: LIBRARY_SAMPLE,
+  guide: GUIDE_SAMPLE,
   people: [
     { id: "me", name: "Odile Farrow", isMechanic: true },
     { id: "tomas", name: "Tomas Quill", isMechanic: true },
     { id: "wren", name: "Wren Adeyemi", isMechanic: false },
   ],
+  suppliers: [{ id: "gull-harbor", name: "Gull Harbor Parts", phone: "+13605550190" }],
   simulated: null,
 };
 
@@ -46,6 +60,7 @@ export type Reply = { status?: number; body: unknown } | "down";
 /** Stands in for the server: answers by method and path, and keeps what was asked. */
 export function fakeServer(replies: Record<string, Reply | ((asked: Asked) => Reply)>): { asked: Asked[] } {
   const asked: Asked[] = [];
+  useReachable.setState({ isReachable: true });
   globalThis.fetch = ((address: string, init: RequestInit = {}) => {
     const headers = init.headers as Record<string, string> | undefined;
     const one: Asked = {
@@ -82,40 +97,52 @@ export function problemReply(
 
 /** A device that has nothing unsent and is busy, so that what is given stays to be looked at. */
 export function resetSync(views: Record<string, WorkOrderView> = {}): void {
+  emptyLine();
   useSync.setState({
     personId: ME.id,
     views,
-    pending: [],
+    asOf: {},
     photos: [],
-    refused: [],
-    stuck: null,
-    held: new Set(),
+    keeping: "kept",
     online: true,
     sending: true,
+    halted: null,
     failures: 0,
   });
 }
 
 /** The commands the app gave since, oldest first. */
 export function givenCommands(): object[] {
-  return useSync.getState().pending.map(({ command }) => command);
+  return useSync.getState().pending.flatMap((item) => ("command" in item ? [item.command] : []));
+}
+
+/** What was done since, oldest first, without ids and times. */
+export function givenActs(): object[] {
+  return useSync.getState().pending.map(({ id: _id, at: _at, by: _by, protocol: _protocol, ...act }) => act);
 }
 
 /** Shows something with a person signed in and the business loaded; `me` over what the person is. */
 export function show(element: ReactElement, me: Partial<Me> = {}): QueryClient {
   const queries = new QueryClient({
-    defaultOptions: { queries: { retry: false, gcTime: Infinity, staleTime: Infinity } },
+    // Nothing is forgotten by a timer, which would keep the runner from ending.
+    defaultOptions: {
+      queries: { retry: false, gcTime: Infinity, staleTime: Infinity },
+      mutations: { gcTime: Infinity },
+    },
   });
   queries.setQueryData(["me"], { ...ME, ...me });
   queries.setQueryData(["business"], BUSINESS);
-  queries.setQueryData(["library", BUSINESS.libraryVersion], {
+  queries.setQueryData(["laborGuide"], BUSINESS.guide);
+  queries.setQueryData(["library"], {
     version: BUSINESS.libraryVersion,
     library: BUSINESS.library,
   });
   render(element, {
     wrapper: ({ children }) => (
       <QueryClientProvider client={queries}>
-        <FaceProvider>{children}</FaceProvider>
+        <BusinessProvider>
+          <FaceProvider>{children}</FaceProvider>
+        </BusinessProvider>
       </QueryClientProvider>
     ),
   });

@@ -1,4 +1,8 @@
 import {
+  libraryJob,
+  readGuide,
+  type LaborGuide,
+  type TableRow,
   noDetails,
   type BusinessSettings,
   type Job,
@@ -8,17 +12,17 @@ import {
 } from "@mechanon/core";
 import type {
   Customer,
-  CustomerSheet,
+  CustomerSheetView,
   FoundCustomer,
   ReceiptView,
   Vehicle,
-  VehicleSheet,
+  VehicleSheetView,
   WorkOrderView,
 } from "@mechanon/contract";
 
 /** Small made-up settings for tests of the app. */
 export const SETTINGS_SAMPLE: BusinessSettings = {
-  versions: { concerns: 1, intervals: 1, newcomers: 1 },
+  versions: { concerns: 1, intervals: 1, newcomers: 1, labor: 1, pay: 1 },
   receiptLinkMonths: 18,
   phone: "+13605550100",
   home: { street: "4 Ropewalk", latitude: 48.03, longitude: -122.6 },
@@ -65,6 +69,31 @@ export const SETTINGS_SAMPLE: BusinessSettings = {
   intervals: [{ id: "oil", title: "Oil and filter", miles: 5000, months: 6, jobIds: ["wipers"] }],
 };
 
+/** A guide that knows wipers and front struts. */
+export const GUIDE_SAMPLE: LaborGuide = readGuide(
+  { source: "Made up", simulated: true },
+  [
+    guideStep("fitBlades", "once", 0.2),
+    guideStep("wheelOff", "position", 0.2),
+    guideStep("strut", "position", 0.9),
+    guideStep("tieRod", "position", 0.5),
+  ],
+  [
+    guideRow("wiperBlades", "job", "fitBlades"),
+    guideRow("frontStrut", "corner", "wheelOff strut"),
+    guideRow("tieRodEnd", "corner", "wheelOff tieRod"),
+  ],
+);
+
+function guideStep(id: string, per: string, hours: number): TableRow {
+  const classes = ["small car", "car", "large car", "van", "pickup", "heavy"];
+  return { id, title: id, per, ...Object.fromEntries(classes.map((name) => [name, String(hours)])) };
+}
+
+function guideRow(id: string, per: string, steps: string): TableRow {
+  return { id, title: id, area: "Area", part: id, per, steps };
+}
+
 export const LIBRARY_SAMPLE: LibraryJob[] = [
   {
     id: "wipers",
@@ -95,14 +124,31 @@ export const LIBRARY_SAMPLE: LibraryJob[] = [
       },
     ],
   },
-];
+].map((job) => libraryJob.parse(job));
 
 /** A work order nothing has happened to yet. */
 export function stateSample(over: Partial<WorkOrderState> = {}): WorkOrderState {
   return {
-    version: 2, id: "order-1", customerId: "customer-1", vehicleId: "car-1", openedAt: "2026-11-23T16:00:00.000Z", openedBy: "me", rules: SETTINGS_SAMPLE.rules, taxExempt: false,
-    concerns: [], odometerMiles: null, pressures: null, findings: [], jobs: [], approvals: [], orders: [], received: [], payments: [], conflicts: [], ...over,
-  }; // prettier-ignore
+    version: 2,
+    id: "order-1",
+    customerId: "customer-1",
+    vehicleId: "car-1",
+    openedAt: "2026-11-23T16:00:00.000Z",
+    openedBy: "me",
+    rules: SETTINGS_SAMPLE.rules,
+    taxExempt: false,
+    concerns: [],
+    odometerMiles: null,
+    pressures: null,
+    findings: [],
+    jobs: [],
+    approvals: [],
+    orders: [],
+    received: [],
+    payments: [],
+    conflicts: [],
+    ...over,
+  };
 }
 
 export function viewSample(over: Partial<WorkOrderView> = {}): WorkOrderView {
@@ -123,9 +169,26 @@ export function viewSample(over: Partial<WorkOrderView> = {}): WorkOrderView {
 
 export function vehicleSample(over: Partial<Vehicle> = {}): Vehicle {
   return {
-    id: "car-1", customerId: "customer-1", vin: null, vinNote: null, plate: "LRK1204", region: "WA", year: 2019, make: "Honda", model: "Accord", trim: null,
-    engine: null, drive: null, transmission: null, color: null, unitNumber: null, nickname: null, photoId: null, version: 1, ...over,
-  }; // prettier-ignore
+    id: "car-1",
+    customerId: "customer-1",
+    vin: null,
+    vinNote: null,
+    plate: "LRK1204",
+    region: "WA",
+    year: 2019,
+    make: "Honda",
+    model: "Accord",
+    trim: null,
+    engine: null,
+    drive: null,
+    transmission: null,
+    color: null,
+    unitNumber: null,
+    nickname: null,
+    photoId: null,
+    version: 1,
+    ...over,
+  };
 }
 
 export function customerSample(over: Partial<Customer> = {}): Customer {
@@ -143,11 +206,22 @@ export function customerSample(over: Partial<Customer> = {}): Customer {
 }
 
 /** A customer with one car and nothing else. */
-export function sheetSample(over: Partial<CustomerSheet> = {}): CustomerSheet {
+export function sheetSample(over: Partial<CustomerSheetView> = {}): CustomerSheetView {
   return {
-    customer: customerSample(), vehicles: [vehicleSample()], drives: [], openWork: [], comingVisits: [], lastVisits: [], owedCents: 0, later: [], messages: [],
-    pastWork: [], pastWorkCount: 0, merges: [], ...over,
-  }; // prettier-ignore
+    customer: customerSample(),
+    vehicles: [vehicleSample()],
+    drives: [],
+    openWork: [],
+    comingVisits: [],
+    lastVisits: [],
+    owedCents: 0,
+    later: [],
+    messages: [],
+    pastWork: [],
+    pastWorkCount: 0,
+    merges: [],
+    ...over,
+  };
 }
 
 export function foundSample(over: Partial<FoundCustomer> = {}): FoundCustomer {
@@ -163,13 +237,23 @@ export function foundSample(over: Partial<FoundCustomer> = {}): FoundCustomer {
 }
 
 /** A car nothing has happened to yet. */
-export function carSheetSample(over: Partial<VehicleSheet> = {}): VehicleSheet {
+export function carSheetSample(over: Partial<VehicleSheetView> = {}): VehicleSheetView {
   return {
-    vehicle: vehicleSample(), owner: { id: "customer-1", name: "Maren Oyelaran" }, people: [], moves: [], openWork: [], later: [],
+    vehicle: vehicleSample(),
+    owner: { id: "customer-1", name: "Maren Oyelaran" },
+    people: [],
+    moves: [],
+    openWork: [],
+    later: [],
     lastService: { oil: null, oilFilter: null, pressures: null },
     odometer: { readings: [], doubtful: [], milesPerYear: null, predictedMiles: null },
-    specs: null, corrections: [], due: [], pastWork: [], pastWorkCount: 0, ...over,
-  }; // prettier-ignore
+    specs: null,
+    corrections: [],
+    due: [],
+    pastWork: [],
+    pastWorkCount: 0,
+    ...over,
+  };
 }
 
 const AT = "2026-11-23T17:00:00.000Z";
@@ -177,31 +261,84 @@ const AT = "2026-11-23T17:00:00.000Z";
 /** The library's job on a quote, not answered. */
 export function jobSample(over: Partial<Job> = {}): Job {
   return {
-    id: "j", title: "Wiper blades", libraryJobId: "wipers", concernId: null, pointId: null, lines: LIBRARY_SAMPLE[0]?.lines ?? [],
-    addedAt: AT, answer: null, finishedAt: null, ...over,
-  }; // prettier-ignore
+    id: "j",
+    title: "Wiper blades",
+    libraryJobId: "wipers",
+    concernId: null,
+    pointId: null,
+    lines: LIBRARY_SAMPLE[0]?.lines ?? [],
+    addedAt: AT,
+    answer: null,
+    finishedAt: null,
+    ...over,
+  };
 }
 
 /** A booked visit. */
 export function visitSample(over: Partial<VisitState> = {}): VisitState {
   return {
-    version: 2, overlapAllowed: false, id: "v", workOrderIds: ["order-1"], mechanicId: "me",
-    place: { street: "18 Heron Landing", town: "Larkhaven", region: "WA", postcode: "98099", latitude: null, longitude: null },
-    startsAt: AT, endsAt: "2026-11-23T18:00:00.000Z", note: "Gate code 4410", bookedAt: AT,
-    setOffAt: null, arrivedAt: null, leftAt: null, cancelledAt: null, ...over,
-  }; // prettier-ignore
+    version: 2,
+    overlapAllowed: false,
+    id: "v",
+    workOrderIds: ["order-1"],
+    mechanicId: "me",
+    place: {
+      street: "18 Heron Landing",
+      town: "Larkhaven",
+      region: "WA",
+      postcode: "98099",
+      latitude: null,
+      longitude: null,
+    },
+    startsAt: AT,
+    endsAt: "2026-11-23T18:00:00.000Z",
+    note: "Gate code 4410",
+    bookedAt: AT,
+    setOffAt: null,
+    arrivedAt: null,
+    leftAt: null,
+    cancelledAt: null,
+    ...over,
+  };
 }
 
 /** Two wiper blades, paid by card. */
 export function receiptSample(over: Partial<ReceiptView> = {}): ReceiptView {
   return {
     number: 1001,
-    business: { name: "Larkhaven Driveway Garage", phone: "+13605550100", street: "4 Ropewalk", timeZone: "America/Los_Angeles" },
-    customerName: "Maren Oyelaran", vehicleName: "2019 Honda Accord", plate: "LRK1204", odometerMiles: 88120,
-    jobs: [{ title: "Wiper blades", totalCents: 4200, lines: [{ description: "Wiper blade", quantity: "2", netCents: 3200 }] }],
-    suppliesCents: 0, taxes: [{ id: "state", cents: 320 }], totalCents: 4520, paidCents: 4520, dueCents: 0,
-    payments: [{ method: "card", at: AT, amountCents: 4520, tenderedCents: null, card: { lastFour: "4407", authorization: "A1" } }],
+    business: {
+      name: "Larkhaven Driveway Garage",
+      phone: "+13605550100",
+      street: "4 Ropewalk",
+      timeZone: "America/Los_Angeles",
+    },
+    customerName: "Maren Oyelaran",
+    vehicleName: "2019 Honda Accord",
+    plate: "LRK1204",
+    odometerMiles: 88120,
+    jobs: [
+      {
+        title: "Wiper blades",
+        totalCents: 4200,
+        lines: [{ description: "Wiper blade", quantity: "2", netCents: 3200 }],
+      },
+    ],
+    suppliesCents: 0,
+    taxes: [{ id: "state", cents: 320 }],
+    totalCents: 4520,
+    paidCents: 4520,
+    dueCents: 0,
+    payments: [
+      {
+        method: "card",
+        at: AT,
+        amountCents: 4520,
+        tenderedCents: null,
+        card: { lastFour: "4407", authorization: "A1" },
+      },
+    ],
     notDone: [{ title: "Front brake pads", answer: "no" }],
-    signature: { name: "Maren Oyelaran", strokes: [[0, 0, 500, 500]], at: AT }, ...over,
-  }; // prettier-ignore
+    signature: { name: "Maren Oyelaran", strokes: [[0, 0, 500, 500]], at: AT },
+    ...over,
+  };
 }

@@ -7,12 +7,13 @@ let engine: VinEngine | undefined;
 /** The real VIN data, without its worker; `vinData.isMissing` takes it away. */
 export const vinData = { isMissing: false };
 
-const answers = <A extends unknown[], T>(ask: (engine: VinEngine) => (...asked: A) => T) =>
+const answers =
+  <A extends unknown[], T>(ask: (engine: VinEngine) => (...asked: A) => T) =>
   async (...asked: A): Promise<T> => {
     if (vinData.isMissing) throw new Error("the VIN data is not on this device");
     engine ??= vinEngine(readFileSync(join(__dirname, "../../../.cache/vin/vin.table")), 2026);
     return Promise.resolve(ask(engine)(...asked));
-  }; // prettier-ignore
+  };
 
 const client = {
   decode: answers((each) => each.decode.bind(each)),

@@ -3,16 +3,25 @@ import { View } from "react-native";
 import { Button } from "../ui/Button";
 import { FileText } from "../ui/icons";
 
-/** Picks one file of customers from the device. */
-export function FilePick({ busy, onPick }: { busy: boolean; onPick: (file: File) => void }) {
+interface FilePickProps {
+  /** What the file holds, for screen readers. */
+  label: string;
+  /** The kinds of files the device offers. */
+  accept: string;
+  busy: boolean;
+  onPick: (file: File) => void;
+}
+
+/** Picks one file from the device. */
+export function FilePick({ label, accept, busy, onPick }: FilePickProps) {
   const input = useRef<HTMLInputElement>(null);
   return (
     <View>
       <input
         ref={input}
         type="file"
-        accept=".csv,.txt,.tsv,.vcf,text/csv,text/vcard"
-        aria-label="File with customers"
+        accept={accept}
+        aria-label={label}
         data-testid="import-file"
         style={{ display: "none" }}
         onChange={(event) => {

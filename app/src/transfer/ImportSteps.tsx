@@ -14,7 +14,7 @@ import { SPACE } from "../ui/theme";
 import { Words } from "../ui/Words";
 import { ColumnMapping } from "./ColumnMapping";
 import { DOUBLE_WORDS, importLine, isUnderWay } from "./fieldWords";
-import { Progress } from "./Progress";
+import { ImportProgress } from "./ImportProgress";
 import { RowReport } from "./RowReport";
 
 /** One file on its way in: what its columns are, a try, the report, the real thing, and back. */
@@ -103,7 +103,7 @@ export function ImportSteps({
     <Screen title="In and out" measured foot={status === "read" ? check : status === "checked" ? run : undefined}>
       <Heading level={1}>{file.fileName}</Heading>
       {isUnderWay(file) ? (
-        <Progress label={importLine(file)} done={file.doneCount} total={rowCount} />
+        <ImportProgress label={importLine(file)} done={file.doneCount} total={rowCount} />
       ) : (
         <Words role="status">{importLine(file)}</Words>
       )}

@@ -1,13 +1,13 @@
 import { useInfiniteQuery } from "@tanstack/react-query";
 import { useRouter } from "expo-router";
-import { useState } from "react";
+import { useMemo, useState } from "react";
 import { StyleSheet, View } from "react-native";
 import { ROW_OUTCOMES, routes, type ImportRowView, type ImportView, type RowOutcome } from "@mechanon/contract";
 import { call } from "../api/call";
 import { errorWords } from "../api/problem";
 import { Button } from "../ui/Button";
 import { Choices } from "../ui/Choices";
-import { useColors } from "../ui/face";
+import { DataTable, type Column } from "../ui/DataTable";
 import { Heading } from "../ui/Heading";
 import { Notice } from "../ui/Notice";
 import { SPACE } from "../ui/theme";
@@ -38,6 +38,8 @@ export function RowReport({ file, left, onLeaveOut }: RowReportProps) {
       return shown < count ? shown : undefined;
     },
   });
+  const rows = useMemo(() => data?.pages.flatMap((page) => page.rows) ?? [], [data]);
+  const columns = useMemo(() => columnsOf({ left, onLeaveOut }), [left, onLeaveOut]);
   const options = [
     { value: "all" as const, label: `All ${rowCount}` },
     ...ROW_OUTCOMES.filter((each) => counts[each] > 0).map((value) => ({
@@ -50,66 +52,87 @@ export function RowReport({ file, left, onLeaveOut }: RowReportProps) {
       <Heading level={3}>Row by row</Heading>
       <Choices<RowOutcome | "all"> label="Which rows" options={options} value={outcome} onChoose={setOutcome} />
       {error ? <Notice text={errorWords(error)} /> : null}
-      <View role="list" aria-label="Rows">
-        {data?.pages
-          .flatMap(({ rows }) => rows)
-          .map((row) => (
-            <Line key={row.row} row={row} isLeft={left?.has(row.row) ?? null} onLeaveOut={onLeaveOut} />
-          ))}
-      </View>
+      <DataTable label="Rows" rows={rows} columns={columns} keyOf={({ row }) => String(row)} />
       {hasNextPage ? <Button busy={isFetching} label="More rows" onPress={() => void fetchNextPage()} /> : null}
     </View>
   );
 }
 
-function Line({
-  row,
-  isLeft,
-  onLeaveOut,
-}: {
-  row: ImportRowView;
-  isLeft: boolean | null;
+/** What is said of a row; `isLeft`: by hand, null where nothing can be chosen any more. */
+interface Told {
+  left: ReadonlySet<number> | null;
   onLeaveOut: (row: number) => void;
-}) {
-  const colors = useColors();
-  const router = useRouter();
-  const { row: number, name, outcome, remarks, customerId } = row;
-  const canChoose = isLeft !== null && outcome !== "fault" && outcome !== "skips";
-  return (
-    <View role="listitem" style={[styles.line, { borderColor: colors.hairline }]}>
-      <View style={styles.row}>
-        <Words figures tone="muted">
-          {String(number)}
-        </Words>
-        <View style={styles.grow}>
-          <Words strong tone={outcome === "fault" ? "alarm" : "ink"}>
-            {`${outcome === "fault" ? "✕ " : ""}${name || "No name"}`}
-          </Words>
-          <Words size="small">{isLeft ? "Left out by you" : outcome ? OUTCOME_WORDS[outcome] : ""}</Words>
-          {remarks.map((remark) => (
-            <Words key={remark} size="small" tone="muted">
-              {remark}
-            </Words>
-          ))}
-        </View>
-        {canChoose ? (
-          <Button
-            kind="quiet"
-            label={isLeft ? `Take row ${number}` : `Leave out row ${number}`}
-            onPress={() => onLeaveOut(number)}
-          />
-        ) : null}
-        {isLeft === null && customerId ? (
-          <Button kind="quiet" label="Open" onPress={() => router.navigate(`/customers/${customerId}`)} />
-        ) : null}
-      </View>
-    </View>
-  );
 }
 
-const styles = StyleSheet.create({
-  list: { gap: SPACE.m },
-  line: { borderTopWidth: 1, paddingVertical: SPACE.xs },
-  row: { flexDirection: "row", gap: SPACE.m, alignItems: "center" },
-  grow: { flex: 1, minWidth: 0 },
-});
+const isLeftOut = (left: Told["left"], row: number): boolean => left?.has(row) ?? false;
+
+function columnsOf({ left, onLeaveOut }: Told): Column<ImportRowView>[] {
+  return [
+    {
+      id: "row",
+      header: "Row",
+      meta: { share: 0.4 },
+      cell: ({ row: { original } }) => (
+        <Words figures tone="muted">
+          {String(original.row)}
+        </Words>
+      ),
+    },
+    {
+      id: "name",
+      header: "Customer",
+      meta: { share: 2 },
+      cell: ({ row: { original } }) => <Name {...original} />,
+    },
+    {
+      id: "outcome",
+      header: "What becomes of it",
+      meta: { share: 1.4 },
+      cell: ({ row: { original } }) => (
+        <Words size="small">
+          {isLeftOut(left, original.row) ? "Left out by you" : original.outcome ? OUTCOME_WORDS[original.outcome] : ""}
+        </Words>
+      ),
+    },
+    {
+      id: "remarks",
+      header: "Why",
+      meta: { share: 2.4 },
+      cell: ({ row: { original } }) =>
+        original.remarks.map((remark) => (
+          <Words key={remark} size="small" tone="muted">
+            {remark}
+          </Words>
+        )),
+    },
+    {
+      id: "act",
+      header: "",
+      meta: { share: 1.4 },
+      cell: ({ row: { original } }) => <RowAct row={original} left={left} onLeaveOut={onLeaveOut} />,
+    },
+  ];
+}
+
+function Name({ name, outcome }: ImportRowView) {
+  const isFault = outcome === "fault";
+  return <Words strong tone={isFault ? "alarm" : "ink"}>{`${isFault ? "✕ " : ""}${name || "No name"}`}</Words>;
+}
+
+/** What can be done about a row: left out before it is brought in, opened after. */
+function RowAct({ row: { row, outcome, customerId }, left, onLeaveOut }: Told & { row: ImportRowView }) {
+  const router = useRouter();
+  if (left !== null)
+    return outcome === "fault" || outcome === "skips" ? null : (
+      <Button
+        kind="quiet"
+        label={left.has(row) ? `Take row ${row}` : `Leave out row ${row}`}
+        onPress={() => onLeaveOut(row)}
+      />
+    );
+  return customerId ? (
+    <Button kind="quiet" label="Open" onPress={() => router.navigate(`/customers/${customerId}`)} />
+  ) : null;
+}
+
+const styles = StyleSheet.create({ list: { gap: SPACE.m } });

@@ -3,8 +3,9 @@ import { useState } from "react";
 import { Linking, StyleSheet } from "react-native";
 import { MOST_IMPORT_BYTES, routes } from "@mechanon/contract";
 import { v7 as uuid } from "uuid";
-import { addressOf, call, sendImport } from "../api/call";
+import { addressOf, call } from "../api/call";
 import { errorWords } from "../api/problem";
+import { NeedsSignal } from "../offline/NeedsSignal";
 import { useRight } from "../session/useSession";
 import { Button } from "../ui/Button";
 import { useColors } from "../ui/face";
@@ -17,6 +18,7 @@ import { Words } from "../ui/Words";
 import { FilePick } from "./FilePick";
 import { importLine } from "./fieldWords";
 import { ImportSteps } from "./ImportSteps";
+import { sendImport } from "./sendImport";
 import { useImport } from "./useImport";
 
 const EXPORTS = [
@@ -83,12 +85,18 @@ export function TransferScreen() {
     <Screen title="In and out" measured>
       <Heading level={1}>Customers in and out</Heading>
       {fault ? <Notice text={fault} /> : null}
+      <NeedsSignal what="Bringing in and taking out" />
       <Heading level={2}>Bring in</Heading>
       <Words tone="muted">
         A CSV file with customers, contacts or cars, or vCards. It is only tried at first; nothing is kept before you
         say so.
       </Words>
-      <FilePick busy={busy} onPick={(picked) => void take(picked)} />
+      <FilePick
+        label="File with customers"
+        accept=".csv,.txt,.tsv,.vcf,text/csv,text/vcard"
+        busy={busy}
+        onPick={(picked) => void take(picked)}
+      />
       {others.map((each) => (
         <Press
           key={each.id}

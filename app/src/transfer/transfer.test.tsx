@@ -1,6 +1,6 @@
 import { fireEvent, screen, waitFor } from "@testing-library/react-native";
 import type { ImportRowView, ImportView, Me } from "@mechanon/contract";
-import { NewcomerSettings } from "../settings/NewcomerSettings";
+import { NewcomerEditor } from "../settings/NewcomerEditor";
 import { BUSINESS, fakeServer, problemReply, show } from "../testing/harness";
 import { importLine, isUnderWay } from "./fieldWords";
 import { TransferScreen } from "./TransferScreen";
@@ -12,7 +12,10 @@ const file = (over: Partial<ImportView> = {}): ImportView => ({
   format: "csv",
   status: "read",
   encoding: "utf-8",
-  columns: [{ heading: "Who", samples: ["Maren"] }, { heading: "Phone", samples: ["360 555 0111"] }],
+  columns: [
+    { heading: "Who", samples: ["Maren"] },
+    { heading: "Phone", samples: ["360 555 0111"] },
+  ],
   mapping: [null, "phone"],
   doubles: "fill",
   rowCount: 3,
@@ -22,7 +25,7 @@ const file = (over: Partial<ImportView> = {}): ImportView => ({
   problem: null,
   createdAt: "2026-11-23T10:00:00.000Z",
   ...over,
-}); // prettier-ignore
+});
 const ROWS: ImportRowView[] = [
   { row: 1, outcome: "new", name: "Thea Winslow", remarks: [], customerId: null },
   { row: 2, outcome: "fills", name: "Maren", remarks: ["kept already: Maren Oyelaran"], customerId: null },
@@ -38,11 +41,19 @@ describe("a file on its way in", () => {
       [`GET /api/imports/${ID}`]: () => ({ body: now }),
       [`GET /api/imports/${ID}/rows`]: { body: { rows: ROWS, count: 3 } },
       [`POST /api/imports/${ID}/check`]: () => {
-        now = file({ status: "checked", mapping: ["name", "phone"], counts: { new: 1, joins: 0, fills: 1, skips: 0, fault: 1 } }); // prettier-ignore
+        now = file({
+          status: "checked",
+          mapping: ["name", "phone"],
+          counts: { new: 1, joins: 0, fills: 1, skips: 0, fault: 1 },
+        });
         return { body: now };
       },
       [`POST /api/imports/${ID}/run`]: () => {
-        now = file({ status: "done", mapping: ["name", "phone"], counts: { new: 1, joins: 0, fills: 0, skips: 0, fault: 0 } }); // prettier-ignore
+        now = file({
+          status: "done",
+          mapping: ["name", "phone"],
+          counts: { new: 1, joins: 0, fills: 0, skips: 0, fault: 0 },
+        });
         return { body: now };
       },
       [`POST /api/imports/${ID}/undo`]: () => {
@@ -57,7 +68,10 @@ describe("a file on its way in", () => {
     fireEvent.press(screen.getByRole("radio", { name: "Name" }));
     fireEvent.press(screen.getByTestId("check-import"));
     await screen.findByText("no name and no business name");
-    expect(server.asked.find(({ path }) => path.endsWith("/check"))?.body).toEqual({ mapping: ["name", "phone"], doubles: "fill" }); // prettier-ignore
+    expect(server.asked.find(({ path }) => path.endsWith("/check"))?.body).toEqual({
+      mapping: ["name", "phone"],
+      doubles: "fill",
+    });
     fireEvent.press(screen.getByRole("button", { name: "Leave out row 2" }));
     expect(screen.getByText("Left out by you")).toBeTruthy();
     fireEvent.press(screen.getByRole("button", { name: "Bring in 1 row" }));
@@ -97,13 +111,20 @@ it.each<[Partial<ImportView>, string, boolean]>([
 
 describe("what newcomers are asked", () => {
   it("is changed, and what they answered is counted", async () => {
-    const report = { since: "2025-11-23T00:00:00.000Z", newcomers: 4, foundUsBy: [{ answer: "A friend", count: 3 }], questions: [{ questionId: "parking", question: "Where is it parked?", answers: [{ answer: "Driveway", count: 2 }] }] }; // prettier-ignore
+    const report = {
+      since: "2025-11-23T00:00:00.000Z",
+      newcomers: 4,
+      foundUsBy: [{ answer: "A friend", count: 3 }],
+      questions: [
+        { questionId: "parking", question: "Where is it parked?", answers: [{ answer: "Driveway", count: 2 }] },
+      ],
+    };
     const server = fakeServer({
       "GET /api/business": { body: BUSINESS },
       "GET /api/reports/newcomers": { body: report },
-      "PATCH /api/business/newcomers": (asked) => ({ body: asked.body as object }),
+      "PATCH /api/business/newcomers": { body: BUSINESS.settings.newcomers },
     });
-    show(<NewcomerSettings />, OWNER);
+    show(<NewcomerEditor />, OWNER);
     await screen.findByText("4 newcomers since 2025-11-23");
     expect(screen.getByText("Driveway")).toBeTruthy();
     fireEvent.changeText(screen.getByLabelText("How they found us, separated by commas"), "Ferry, Ferry, , Friend");
@@ -111,9 +132,10 @@ describe("what newcomers are asked", () => {
     fireEvent.press(screen.getByRole("button", { name: "Add a question" }));
     fireEvent.press(screen.getByTestId("save-newcomers"));
     await screen.findByText(/asked from the next newcomer on/);
+    // An added question without words is none.
     expect(server.asked.find(({ method }) => method === "PATCH")?.body).toMatchObject({
-      foundUsBy: ["Ferry", "Friend"],
-      questions: [{ id: "parking", choices: ["Driveway", "Street"] }],
+      foundUsBy: [{ from: BUSINESS.settings.newcomers.foundUsBy, to: ["Ferry", "Friend"] }],
+      questions: [{ from: { id: "last-work" }, to: null }],
     });
   });
 
@@ -123,7 +145,7 @@ describe("what newcomers are asked", () => {
       "GET /api/reports/newcomers": problemReply(403, "rights/missing", "You may not see reports."),
       "PATCH /api/business/newcomers": problemReply(403, "rights/missing", "You may not change settings."),
     });
-    show(<NewcomerSettings />, OWNER);
+    show(<NewcomerEditor />, OWNER);
     fireEvent.changeText(await screen.findByLabelText("How they found us, separated by commas"), "Ferry");
     fireEvent.press(screen.getByTestId("save-newcomers"));
     await screen.findByText("You may not change settings.");

@@ -52,7 +52,7 @@ export function Button({
         style,
       ]}
     >
-      <View style={styles.row}>
+      <View style={[styles.row, kind === "quiet" && styles.atStart]}>
         {busy ? (
           <ActivityIndicator color={isNext ? colors.onLime : colors.petrol} />
         ) : Icon ? (
@@ -75,7 +75,9 @@ const styles = StyleSheet.create({
     justifyContent: "center",
   },
   next: { minHeight: 60 },
-  quiet: { paddingHorizontal: SPACE.s },
+  // Its words begin where the words begin that it acts on.
+  quiet: { paddingHorizontal: SPACE.s, marginLeft: -SPACE.s },
+  atStart: { justifyContent: "flex-start" },
   row: { flexDirection: "row", alignItems: "center", justifyContent: "center", gap: SPACE.s },
   disabled: { opacity: 0.55 },
 });

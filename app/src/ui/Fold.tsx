@@ -21,7 +21,7 @@ export function Fold({ title, line, open, onToggle, children, testID }: FoldProp
   const colors = useColors();
   const Arrow = open ? ChevronDown : ChevronRight;
   return (
-    <View style={[styles.part, { borderColor: colors.hairline }]} testID={testID}>
+    <View style={[styles.part, { borderColor: colors.hairline }]} testID={testID} nativeID={testID}>
       <View role="heading" aria-level={2}>
         <Press label={`${title}, ${line}`} aria-expanded={open} onPress={onToggle}>
           <View style={styles.head}>

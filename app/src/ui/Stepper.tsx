@@ -1,3 +1,4 @@
+import { showMeasure } from "@mechanon/core";
 import { Minus, Plus } from "./icons";
 import { StyleSheet, View } from "react-native";
 import { useColors } from "./face";
@@ -27,7 +28,7 @@ export function Stepper({ label, value, unit, step, least = 0, most = Infinity, 
         <Minus size={22} color={colors.petrol} />
       </Press>
       <Words figures strong align="center" style={styles.value} aria-live="polite">
-        {`${value} ${unit}`.trim()}
+        {showMeasure(value, unit)}
       </Words>
       <Press label={`${label} more`} onPress={() => move(1)} style={[styles.end, { borderColor: colors.petrol }]}>
         <Plus size={22} color={colors.petrol} />

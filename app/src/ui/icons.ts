@@ -6,6 +6,7 @@ export { default as CarFront } from "lucide-react-native/icons/car-front";
 export { default as Check } from "lucide-react-native/icons/check";
 export { default as ChevronDown } from "lucide-react-native/icons/chevron-down";
 export { default as ChevronLeft } from "lucide-react-native/icons/chevron-left";
+export { default as ChevronUp } from "lucide-react-native/icons/chevron-up";
 export { default as ChevronRight } from "lucide-react-native/icons/chevron-right";
 export { default as CircleCheck } from "lucide-react-native/icons/circle-check";
 export { default as CircleDashed } from "lucide-react-native/icons/circle-dashed";

@@ -6,7 +6,9 @@ import { Choices } from "./Choices";
 import { FaceProvider, useColors } from "./face";
 import { Field } from "./Field";
 import { Fold } from "./Fold";
+import { Screen } from "./Screen";
 import { Stepper } from "./Stepper";
+import { Words } from "./Words";
 import { DAY_FACE, MIN_TARGET, NIGHT_FACE, type Colors } from "./theme";
 
 const show = (element: ReactElement): void => void render(element, { wrapper: FaceProvider });
@@ -105,4 +107,22 @@ it("colors are only there below a face", () => {
   };
   jest.spyOn(console, "error").mockImplementation(() => undefined);
   expect(() => render(<Lost />)).toThrow("useColors must be used below a FaceProvider");
+});
+
+it("a sheet says in one line what it is about while its head is scrolled out of sight", () => {
+  show(
+    <Screen title="1001" foldedHead="Maren Oyelaran · 2019 Honda Accord">
+      <Words>Body</Words>
+    </Screen>,
+  );
+  const scrolled = (y: number): void =>
+    fireEvent.scroll(screen.getByText("Body"), {
+      nativeEvent: { contentOffset: { y, x: 0 }, contentSize: {}, layoutMeasurement: {} },
+    });
+  scrolled(20);
+  expect(screen.queryByTestId("folded-head")).toBeNull();
+  scrolled(300);
+  fireEvent.press(screen.getByRole("button", { name: "Maren Oyelaran · 2019 Honda Accord, to the top" }));
+  scrolled(0);
+  expect(screen.queryByTestId("folded-head")).toBeNull();
 });

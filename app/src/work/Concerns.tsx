@@ -5,7 +5,7 @@ import { v7 as uuid } from "uuid";
 import type { WorkOrderView } from "@mechanon/contract";
 import { ConcernPicker } from "../concerns/ConcernPicker";
 import { NOTHING_SAID, saidConcerns, type Said } from "../concerns/pickedConcern";
-import { sendCommand } from "../sync/store";
+import { sendCommand } from "../sync/give";
 import { Button } from "../ui/Button";
 import { useColors } from "../ui/face";
 import { SPACE } from "../ui/theme";
@@ -75,5 +75,5 @@ const styles = StyleSheet.create({
   list: { gap: SPACE.s },
   concern: { flexDirection: "row", gap: SPACE.s },
   words: { flex: 1 },
-  add: { alignSelf: "flex-start", paddingHorizontal: 0 },
+  add: { alignSelf: "flex-start" },
 });

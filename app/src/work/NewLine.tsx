@@ -1,14 +1,16 @@
-import { useState } from "react";
+import { zodResolver } from "@hookform/resolvers/zod";
+import { Controller, useForm, useWatch } from "react-hook-form";
 import { StyleSheet, View } from "react-native";
 import { v7 as uuid } from "uuid";
+import type { z } from "zod";
 import type { WorkOrderView } from "@mechanon/contract";
 import { useRight } from "../session/useSession";
-import { sendCommand } from "../sync/store";
+import { sendCommand } from "../sync/give";
 import { Button } from "../ui/Button";
 import { Choices } from "../ui/Choices";
-import { Field } from "../ui/Field";
+import { FormField } from "../ui/FormField";
 import { SPACE } from "../ui/theme";
-import { readNewLine, type NewLineDraft, type NewLineFaults } from "./newLine";
+import { lineOf, typedLine } from "./newLine";
 
 const KINDS = [
   { value: "labor", label: "Labor" },
@@ -19,44 +21,30 @@ const KINDS = [
 /** A line typed by hand, for what the library does not have. */
 export function NewLine({ view, jobId, onDone }: { view: WorkOrderView; jobId: string; onDone: () => void }) {
   const mayPrice = useRight("changePrices");
-  const [draft, setDraft] = useState<NewLineDraft>({ kind: "labor", description: "", amount: "1", price: "" });
-  const [faults, setFaults] = useState<NewLineFaults>({});
-  const change = (part: Partial<NewLineDraft>): void => setDraft({ ...draft, ...part });
-  const add = (): void => {
-    const read = readNewLine(draft, uuid(), view.state.rules);
-    if (read.faults) return setFaults(read.faults);
-    sendCommand(view.state.id, { type: "addLine", jobId, line: read.line });
+  const { control, handleSubmit } = useForm<z.input<typeof typedLine>, unknown, z.output<typeof typedLine>>({
+    resolver: zodResolver(typedLine),
+    defaultValues: { kind: "labor", description: "", amount: "1", price: "" },
+  });
+  const kind = useWatch({ control, name: "kind" });
+  const add = handleSubmit((read) => {
+    sendCommand(view.state.id, { type: "addLine", jobId, line: lineOf(read, uuid(), view.state.rules) });
     onDone();
-  };
+  });
   return (
     <View style={styles.box}>
       {mayPrice ? (
-        <Choices even label="Kind of line" options={KINDS} value={draft.kind} onChoose={(kind) => change({ kind })} />
-      ) : null}
-      <Field
-        label="What"
-        value={draft.description}
-        onChangeText={(description) => change({ description })}
-        error={faults.description}
-        maxLength={120}
-      />
-      <Field
-        label={draft.kind === "labor" ? "Hours" : "How many"}
-        inputMode="decimal"
-        value={draft.amount}
-        onChangeText={(amount) => change({ amount })}
-        error={faults.amount}
-      />
-      {draft.kind === "labor" ? null : (
-        <Field
-          label="Price each"
-          inputMode="decimal"
-          value={draft.price}
-          onChangeText={(price) => change({ price })}
-          error={faults.price}
+        <Controller
+          control={control}
+          name="kind"
+          render={({ field }) => (
+            <Choices even label="Kind of line" options={KINDS} value={field.value} onChoose={field.onChange} />
+          )}
         />
-      )}
-      <Button label="Add the line" onPress={add} />
+      ) : null}
+      <FormField control={control} name="description" label="What" maxLength={120} />
+      <FormField control={control} name="amount" label={kind === "labor" ? "Hours" : "How many"} inputMode="decimal" />
+      {kind === "labor" ? null : <FormField control={control} name="price" label="Price each" inputMode="decimal" />}
+      <Button label="Add the line" onPress={() => void add()} />
       <Button kind="quiet" label="Leave it" onPress={onDone} />
     </View>
   );

@@ -4,7 +4,7 @@ import { z } from "zod";
 import { odometerDoubt, odometerTrend, readOdometer, showMiles } from "@mechanon/core";
 import type { WorkOrderView } from "@mechanon/contract";
 import { useBusiness } from "../session/useSession";
-import { sendCommand } from "../sync/store";
+import { sendCommand } from "../sync/give";
 import { Button } from "../ui/Button";
 import { Field } from "../ui/Field";
 import { Notice } from "../ui/Notice";

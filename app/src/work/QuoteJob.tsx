@@ -1,23 +1,40 @@
 import { useState } from "react";
 import { StyleSheet, View } from "react-native";
-import { showMoney, standingAnswer, type Job, type PricedQuote } from "@mechanon/core";
+import { creditsOf, showMoney, standingAnswer, type Job, type PricedQuote } from "@mechanon/core";
 import type { WorkOrderView } from "@mechanon/contract";
-import { sendCommand } from "../sync/store";
+import { JobFitting } from "../jobLibrary/JobFitting";
+import { LaborForPart } from "../jobLibrary/LaborForPart";
+import { KeepJob } from "../jobLibrary/KeepJob";
+import { creditWords } from "../receipts/creditWords";
+import { useRight, type Business } from "../session/useSession";
+import { sendCommand } from "../sync/give";
 import { Button } from "../ui/Button";
 import { useColors } from "../ui/face";
-import { Press } from "../ui/Press";
 import { SPACE } from "../ui/theme";
 import { Words } from "../ui/Words";
 import { answerWords } from "./answerWords";
-import { LineEditor } from "./LineEditor";
+import { QuoteLineRow } from "./QuoteLineRow";
 import { NewLine } from "./NewLine";
 
 /** One job of the quote with its lines; a line opens to be changed. */
-export function QuoteJob({ job, view, priced }: { job: Job; view: WorkOrderView; priced: PricedQuote }) {
+export function QuoteJob({
+  job,
+  view,
+  business,
+  priced,
+}: {
+  job: Job;
+  view: WorkOrderView;
+  business: Business;
+  priced: PricedQuote;
+}) {
   const colors = useColors();
+  const mayKeep = useRight("settings");
   const [editing, setEditing] = useState<string | null>(null);
   const [isAdding, setAdding] = useState(job.lines.length === 0);
   const total = priced.jobs.find(({ id }) => id === job.id)?.total ?? 0;
+  const edited = job.lines.find(({ id }) => id === editing);
+  const credit = creditsOf(view.state).get(job.id);
   const nets = new Map(priced.lines.map((line) => [line.id, line]));
   return (
     <View style={[styles.job, { borderColor: colors.ink }]} role="group" aria-label={job.title}>
@@ -32,48 +49,28 @@ export function QuoteJob({ job, view, priced }: { job: Job; view: WorkOrderView;
       <Words size="small" strong tone={standingAnswer(job, total) === "yes" ? "petrol" : "muted"}>
         {answerWords(job, total)}
       </Words>
-      {job.lines.map((line) => {
-        const quantity = line.kind === "labor" ? `${line.hours} h` : `${line.quantity} ×`;
-        const net = nets.get(line.id)?.net ?? 0;
-        return (
-          <View key={line.id}>
-            <Press
-              label={`${quantity} ${line.description}, ${showMoney(net)}, change`}
-              disabled={job.finishedAt !== null}
-              aria-expanded={editing === line.id}
-              onPress={() => setEditing(editing === line.id ? null : line.id)}
-            >
-              <View style={styles.row}>
-                <Words figures tone="muted" style={styles.quantity}>
-                  {quantity}
-                </Words>
-                <View style={styles.grow}>
-                  <Words>{line.description}</Words>
-                  {line.byHand ? (
-                    <Words size="small" tone="muted">
-                      {line.kind === "labor" ? "Hours typed by hand" : "Quantity typed by hand"}
-                    </Words>
-                  ) : null}
-                  {line.kind === "part" && line.partNumber ? (
-                    <Words size="small" tone="muted">
-                      {`${line.brand ?? ""} ${line.partNumber}`.trim()}
-                    </Words>
-                  ) : null}
-                </View>
-                <Words figures>{showMoney(net)}</Words>
-              </View>
-            </Press>
-            {editing === line.id ? (
-              <LineEditor
-                workOrderId={view.state.id}
-                line={line}
-                unitPriceCents={nets.get(line.id)?.unitPrice ?? 0}
-                onDone={() => setEditing(null)}
-              />
-            ) : null}
-          </View>
-        );
-      })}
+      {credit ? (
+        <Words size="small" tone="muted" figures>
+          {creditWords(credit.cents)}
+        </Words>
+      ) : null}
+      {job.lines.map((line) => (
+        <QuoteLineRow
+          key={line.id}
+          workOrderId={view.state.id}
+          line={line}
+          rules={view.state.rules}
+          netCents={nets.get(line.id)?.net ?? 0}
+          unitPriceCents={nets.get(line.id)?.unitPrice ?? 0}
+          isFixed={job.finishedAt !== null}
+          isEditing={editing === line.id}
+          onEdit={setEditing}
+        />
+      ))}
+      {edited?.kind === "part" && job.finishedAt === null ? (
+        <LaborForPart key={edited.id} line={edited} jobId={job.id} view={view} business={business} />
+      ) : null}
+      <JobFitting job={job} view={view} business={business} />
       {job.finishedAt === null ? (
         <View style={styles.acts}>
           {isAdding ? null : <Button kind="quiet" label="Add a line" onPress={() => setAdding(true)} />}
@@ -84,6 +81,7 @@ export function QuoteJob({ job, view, priced }: { job: Job; view: WorkOrderView;
           />
         </View>
       ) : null}
+      {mayKeep && job.lines.length > 0 ? <KeepJob workOrderId={view.state.id} job={job} business={business} /> : null}
       {isAdding ? <NewLine view={view} jobId={job.id} onDone={() => setAdding(false)} /> : null}
     </View>
   );
@@ -92,7 +90,6 @@ export function QuoteJob({ job, view, priced }: { job: Job; view: WorkOrderView;
 const styles = StyleSheet.create({
   job: { borderTopWidth: 1.5, paddingTop: SPACE.s, gap: SPACE.xs },
   row: { flexDirection: "row", gap: SPACE.s, alignItems: "baseline" },
-  quantity: { width: 58 },
   grow: { flex: 1 },
   acts: { flexDirection: "row", flexWrap: "wrap", justifyContent: "space-between" },
 });

@@ -1,7 +1,7 @@
 import { useState } from "react";
 import { StyleSheet, View } from "react-native";
 import { showMiles } from "@mechanon/core";
-import { sendCommand } from "../sync/store";
+import { sendCommand } from "../sync/give";
 import { Button } from "../ui/Button";
 import { Choices } from "../ui/Choices";
 import { SPACE } from "../ui/theme";
@@ -41,5 +41,5 @@ export function TakeBackOdometer({ workOrderId, miles }: { workOrderId: string; 
 
 const styles = StyleSheet.create({
   list: { gap: SPACE.xs },
-  left: { alignSelf: "flex-start", paddingHorizontal: 0 },
+  left: { alignSelf: "flex-start" },
 });

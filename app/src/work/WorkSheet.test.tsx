@@ -1,7 +1,7 @@
 import { act, fireEvent, screen, waitFor } from "@testing-library/react-native";
 import type { Conflict, WorkOrderState } from "@mechanon/core";
 import type { WorkOrderView } from "@mechanon/contract";
-import { useSync } from "../sync/store";
+import { useSync } from "../sync/state";
 import { fakeServer, givenCommands, problemReply, resetSync, show, type Reply } from "../testing/harness";
 import { visited } from "../testing/router";
 import { jobSample, stateSample, viewSample, visitSample } from "../testing/samples";
@@ -17,8 +17,16 @@ const later = new Date(Date.now() + 7200_000).toISOString();
 const booked = visitSample({ startsAt: soon, endsAt: later });
 const here = { ...booked, setOffAt: AT, arrivedAt: AT };
 const checked: Partial<WorkOrderState> = {
-  findings: ["pads", "oil"].map((pointId) => ({ pointId, grade: "sound", measured: null, note: "", photoIds: [], at: AT, by: "me" })),
-}; // prettier-ignore
+  findings: ["pads", "oil"].map((pointId) => ({
+    pointId,
+    grade: "sound",
+    measured: null,
+    note: "",
+    photoIds: [],
+    at: AT,
+    by: "me",
+  })),
+};
 
 function open(state: Partial<WorkOrderState> = {}, over: Partial<WorkOrderView> = {}, reply?: Reply): void {
   const view = viewSample({ state: stateSample(state), ...over });
@@ -39,7 +47,7 @@ beforeEach(() => {
 it("shows who and what it is about, with the part that is due standing open", async () => {
   open();
   expect(await screen.findByRole("heading", { name: "Maren Oyelaran" })).toBeTruthy();
-  expect(screen.getByText("Work order 1001")).toBeTruthy();
+  expect(screen.getByText(/^1001 · /)).toBeTruthy();
   expect(isOpen("Visits")).toBe(true);
   expect(isOpen("Money")).toBe(false);
   fireEvent.press(screen.getByRole("button", { name: /^Money,/ }));
@@ -72,7 +80,17 @@ it("leads to the quote once all is looked at, and to the receipt once it is paid
   expect(visited).toEqual(["/show/order-1"]);
   screen.unmount();
   resetSync();
-  const paid = { id: "p", at: AT, by: "me", method: "cash" as const, status: "taken" as const, amountCents: 1100, tenderedCents: 1100, card: null, reason: null }; // prettier-ignore
+  const paid = {
+    id: "p",
+    at: AT,
+    by: "me",
+    method: "cash" as const,
+    status: "taken" as const,
+    amountCents: 1100,
+    tenderedCents: 1100,
+    card: null,
+    reason: null,
+  };
   const own = jobSample({ lines: [], answer: { value: "yes", approvalId: "a", totalCents: 0 }, finishedAt: AT });
   open({ ...checked, jobs: [own], payments: [paid] }, { visits: [here] });
   const next = await screen.findByTestId("next-act");
@@ -96,7 +114,15 @@ it("finishes what was agreed to, all at once", async () => {
 });
 
 it("shows a mark of something that no longer fitted until somebody settles it", async () => {
-  const mark: Conflict = { id: "m", commandId: "c", code: "approval/job-gone", detail: "Wiper blades", at: AT, settledAt: null, settledBy: null }; // prettier-ignore
+  const mark: Conflict = {
+    id: "m",
+    commandId: "c",
+    code: "approval/job-gone",
+    detail: "Wiper blades",
+    at: AT,
+    settledAt: null,
+    settledBy: null,
+  };
   open({ conflicts: [mark, { ...mark, id: "n", settledAt: AT, settledBy: "me" }] });
   expect(await screen.findAllByRole("button", { name: "Settled" })).toHaveLength(1);
   fireEvent.press(screen.getByRole("button", { name: "Settled" }));
@@ -115,5 +141,5 @@ it("that cannot be loaded says why, with a way on and a way out", async () => {
   fakeServer({ "GET /api/work-orders/order-1": { body: viewSample() } });
   fireEvent.press(screen.getByRole("button", { name: "Try again" }));
   await waitFor(() => expect(useSync.getState().views["order-1"]).toBeTruthy());
-  expect(await screen.findByText("Work order 1001")).toBeTruthy();
+  expect(await screen.findByText(/^1001 · /)).toBeTruthy();
 });

@@ -1,19 +1,22 @@
-import { fireEvent, screen, waitFor } from "@testing-library/react-native";
+import { act, fireEvent, screen, waitFor } from "@testing-library/react-native";
+import { Linking } from "react-native";
 import type { Job, WorkOrderState } from "@mechanon/core";
 import type { WorkOrderView } from "@mechanon/contract";
+import { useReachable } from "../api/reachable";
 import { BUSINESS, fakeServer, givenCommands, problemReply, resetSync, show } from "../testing/harness";
 import { jobSample, stateSample, viewSample, visitSample } from "../testing/samples";
 import { visited } from "../testing/router";
 import { useUnsavedForms } from "../unsaved/useUnsaved";
-import { CheckPart } from "./CheckPart";
+import { CheckSection } from "./CheckSection";
 import { Concerns } from "./Concerns";
-import { Context } from "./Context";
-import { JobLibrary } from "./JobLibrary";
-import { MoneyPart } from "./MoneyPart";
-import { PartsPart } from "./PartsPart";
-import { QuotePart } from "./QuotePart";
-import { VisitsPart } from "./VisitsPart";
-import { WorkPart } from "./WorkPart";
+import { AboutWork } from "./AboutWork";
+import { WorkHead } from "./WorkHead";
+import { JobLibrary } from "../jobLibrary/JobLibrary";
+import { MoneySection } from "./MoneySection";
+import { PartsSection } from "./PartsSection";
+import { QuoteSection } from "./QuoteSection";
+import { VisitsSection } from "./VisitsSection";
+import { WorkSection } from "./WorkSection";
 
 const AT = "2026-11-23T17:00:00.000Z";
 const job = jobSample();
@@ -51,7 +54,7 @@ describe("concerns", () => {
 
 describe("the check", () => {
   it("grades with one press, and by the measurement", () => {
-    show(<CheckPart view={view({})} business={BUSINESS} />);
+    show(<CheckSection view={view({})} business={BUSINESS} isUnsent={false} />);
     fireEvent.press(screen.getAllByRole("radio", { name: "Watch" })[1]!);
     fireEvent.press(screen.getByRole("button", { name: "Front brake pads Pad less" }));
     expect(given()).toMatchObject([
@@ -60,7 +63,7 @@ describe("the check", () => {
     ]);
   });
   it("marks the rest as sound at once", () => {
-    show(<CheckPart view={view({})} business={BUSINESS} />);
+    show(<CheckSection view={view({})} business={BUSINESS} isUnsent={false} />);
     fireEvent.press(screen.getByRole("button", { name: "The other 2 points are sound" }));
     expect(given()).toHaveLength(2);
   });
@@ -69,13 +72,13 @@ describe("the check", () => {
       { pointId: "oil", grade: "act" as const, measured: null, note: "", photoIds: ["p"], at: AT, by: "me" },
     ];
     const concerns = [{ id: "c", text: "Brakes grind", kind: "fault" as const, phraseId: "grind", at: AT }];
-    show(<CheckPart view={view({ findings, concerns })} business={BUSINESS} />);
+    show(<CheckSection view={view({ findings, concerns })} business={BUSINESS} isUnsent={false} />);
     expect(screen.getByLabelText("Engine oil, photo 1")).toBeTruthy();
     fireEvent.press(screen.getByRole("button", { name: "Offer wiper blades" }));
     expect(given()).toMatchObject([{ type: "addJob", libraryJobId: "wipers", pointId: "oil", concernId: "c" }]);
   });
   it("takes whole miles only", () => {
-    show(<CheckPart view={view({})} business={BUSINESS} />);
+    show(<CheckSection view={view({})} business={BUSINESS} isUnsent={false} />);
     const field = screen.getByLabelText("Odometer, miles");
     fireEvent.changeText(field, "88.5");
     fireEvent(field, "blur");
@@ -95,7 +98,7 @@ describe("the check", () => {
     afterEach(() => useUnsavedForms.setState({ forms: {} }));
 
     it("asks about ten times as many, and takes what was meant", () => {
-      show(<CheckPart view={view({}, before)} business={BUSINESS} />);
+      show(<CheckSection view={view({}, before)} business={BUSINESS} isUnsent={false} />);
       read("612500");
       expect(screen.getByText(/61,000 mi were read on .* Is it 612,500 mi now\?/)).toBeTruthy();
       expect(given()).toEqual([]);
@@ -103,18 +106,18 @@ describe("the check", () => {
       expect(given()).toMatchObject([{ type: "recordOdometer", miles: 61_250 }]);
     });
     it.each(["6100", "60999", "0"])("asks about %s, and takes it from who is sure", (typed) => {
-      show(<CheckPart view={view({}, before)} business={BUSINESS} />);
+      show(<CheckSection view={view({}, before)} business={BUSINESS} isUnsent={false} />);
       read(typed);
       fireEvent.press(screen.getByTestId("odometer-sure"));
       expect(given()).toMatchObject([{ type: "recordOdometer", miles: Number(typed) }]);
     });
     it("does not read 1e5 as a number, nor drop what waits for an answer when one leaves", () => {
-      show(<CheckPart view={view({}, before)} business={BUSINESS} />);
+      show(<CheckSection view={view({}, before)} business={BUSINESS} isUnsent={false} />);
       read("1e5");
       expect(screen.getByText(/miles are a whole number/)).toBeTruthy();
       read("610000");
       screen.unmount();
-      show(<CheckPart view={view({}, before)} business={BUSINESS} />);
+      show(<CheckSection view={view({}, before)} business={BUSINESS} isUnsent={false} />);
       expect(screen.getByLabelText("Odometer, miles")).toHaveDisplayValue("610000");
       expect(screen.getByText(/Is it 610,000 mi now/)).toBeTruthy();
       fireEvent.press(screen.getByRole("button", { name: "Not read after all" }));
@@ -124,7 +127,13 @@ describe("the check", () => {
     it("takes a wrong one back with a reason", () => {
       const odometerMiles = { value: 610_000, at: AT };
       const taken = { value: 1, at: AT, reason: "Of another car", by: "me", takenBackAt: AT };
-      show(<CheckPart view={view({ odometerMiles, odometerTakenBack: [taken] }, before)} business={BUSINESS} />);
+      show(
+        <CheckSection
+          view={view({ odometerMiles, odometerTakenBack: [taken] }, before)}
+          business={BUSINESS}
+          isUnsent={false}
+        />,
+      );
       expect(screen.getByText("1 mi was taken back: Of another car")).toBeTruthy();
       fireEvent.press(screen.getByRole("button", { name: "That reading was wrong: 610,000 mi" }));
       fireEvent.press(screen.getByRole("radio", { name: "Misread" }));
@@ -152,17 +161,17 @@ describe("the quote", () => {
     expect(done).toHaveBeenCalled();
   });
   it("explains its total, and shows the margin to those who may see it", () => {
-    show(<QuotePart view={view({ jobs: [job] })} business={BUSINESS} />);
+    show(<QuoteSection view={view({ jobs: [job] })} business={BUSINESS} isUnsent={false} />);
     fireEvent.press(screen.getByRole("button", { name: "Quote total $45.20, how it adds up" }));
     for (const row of ["Labor", "Parts", "Tax, state"]) expect(screen.getByText(row)).toBeTruthy();
     expect(screen.getByText("Margin 54.8 %, $23.00 of $42.00")).toBeTruthy();
   });
   it("keeps the margin from others", () => {
-    show(<QuotePart view={view({ jobs: [job] })} business={BUSINESS} />, { rights: [] });
+    show(<QuoteSection view={view({ jobs: [job] })} business={BUSINESS} isUnsent={false} />, { rights: [] });
     expect(screen.queryByText(/Margin/)).toBeNull();
   });
   it("changes hours, an exact quantity and a price", () => {
-    show(<QuotePart view={view({ jobs: [job] })} business={BUSINESS} />);
+    show(<QuoteSection view={view({ jobs: [job] })} business={BUSINESS} isUnsent={false} />);
     fireEvent.press(screen.getByRole("button", { name: /^0.1 h Fit blades/ }));
     fireEvent.press(screen.getByRole("button", { name: "Hours of Fit blades more" }));
     fireEvent.press(screen.getByRole("button", { name: "Done" }));
@@ -175,19 +184,21 @@ describe("the quote", () => {
     expect(given()).toMatchObject([{ hours: 0.2 }, { quantity: 2.5 }, { priceCents: 1999 }]);
   });
   it("has no price field for those who may not change prices", () => {
-    show(<QuotePart view={view({ jobs: [job] })} business={BUSINESS} />, { rights: [] });
+    show(<QuoteSection view={view({ jobs: [job] })} business={BUSINESS} isUnsent={false} />, { rights: [] });
     fireEvent.press(screen.getByRole("button", { name: /^2 × Wiper blade/ }));
     expect(screen.queryByLabelText("Price each")).toBeNull();
     expect(screen.getByText(/you may not change prices/)).toBeTruthy();
   });
-  it("tells at the field when a typed line does not fit", () => {
-    show(<QuotePart view={view({ jobs: [job] })} business={BUSINESS} />);
+  it("tells at the field when a typed line does not fit", async () => {
+    show(<QuoteSection view={view({ jobs: [job] })} business={BUSINESS} isUnsent={false} />);
     fireEvent.press(screen.getByRole("button", { name: "Add a line" }));
     fireEvent.press(screen.getByRole("button", { name: "Add the line" }));
-    expect(screen.getByText("✕ say what it is")).toBeTruthy();
+    expect(await screen.findByText("✕ say what it is")).toBeTruthy();
     fireEvent.changeText(screen.getByLabelText("What"), "Clean contacts");
     fireEvent.press(screen.getByRole("button", { name: "Add the line" }));
-    expect(given()).toMatchObject([{ type: "addLine", line: { kind: "labor", hours: 1, rateCents: 10000 } }]);
+    await waitFor(() =>
+      expect(given()).toMatchObject([{ type: "addLine", line: { kind: "labor", hours: 1, rateCents: 10000 } }]),
+    );
   });
 });
 
@@ -205,7 +216,7 @@ describe("parts", () => {
   };
   const OFFERS = "GET /api/work-orders/order-1/part-offers";
   it("wait for a yes", () => {
-    show(<PartsPart view={view({ jobs: [job] })} isUnsent={false} />);
+    show(<PartsSection view={view({ jobs: [job] })} business={BUSINESS} isUnsent={false} />);
     expect(screen.getByText(/No agreed job needs a part/)).toBeTruthy();
   });
   it("are offered with their cost, and ordered once", async () => {
@@ -217,7 +228,7 @@ describe("parts", () => {
         "The supplier does not answer.",
       ),
     });
-    show(<PartsPart view={view({ jobs: [agreed] })} isUnsent={false} />);
+    show(<PartsSection view={view({ jobs: [agreed] })} business={BUSINESS} isUnsent={false} />);
     const order = await screen.findByRole("button", { name: "Order 1 part, $16.00" });
     fireEvent.press(order);
     await screen.findByText("The supplier does not answer.");
@@ -231,7 +242,7 @@ describe("parts", () => {
   it("say what is short and what became dearer", async () => {
     const offers = [{ ...offer, available: 1 }];
     fakeServer({ [OFFERS]: { body: { supplierId: "gull-harbor", supplier: "Gull Harbor Parts", offers } } });
-    show(<PartsPart view={view({ jobs: [agreed] })} isUnsent={false} />);
+    show(<PartsSection view={view({ jobs: [agreed] })} business={BUSINESS} isUnsent={false} />);
     await screen.findByText(/Gull Harbor Parts has 1 of 2 wiper blade/);
     expect(screen.queryByTestId("order-parts")).toBeNull();
   });
@@ -248,7 +259,9 @@ describe("parts", () => {
     const server = fakeServer({
       "POST /api/work-orders/order-1/part-orders": { body: { workOrder: view({ jobs: [agreed] }) } },
     });
-    show(<PartsPart view={view({ jobs: [agreed] }, { requests: [request] })} isUnsent={false} />);
+    show(
+      <PartsSection view={view({ jobs: [agreed] }, { requests: [request] })} business={BUSINESS} isUnsent={false} />,
+    );
     expect(screen.getByText("Being ordered")).toBeTruthy();
     expect(screen.queryByTestId("order-parts")).toBeNull();
     fireEvent.press(screen.getByTestId("ask-supplier"));
@@ -264,7 +277,9 @@ describe("parts", () => {
       amountCents: null,
       lineIds: ["w2"],
     };
-    show(<PartsPart view={view({ jobs: [agreed] }, { requests: [request] })} isUnsent={false} />);
+    show(
+      <PartsSection view={view({ jobs: [agreed] }, { requests: [request] })} business={BUSINESS} isUnsent={false} />,
+    );
     expect(screen.getByText(/never reached the supplier. Nothing was ordered by it/)).toBeTruthy();
     await screen.findByTestId("order-parts");
   });
@@ -282,7 +297,7 @@ describe("parts", () => {
         items,
       },
     ];
-    show(<PartsPart view={view({ jobs: [agreed], orders })} isUnsent={false} />);
+    show(<PartsSection view={view({ jobs: [agreed], orders })} business={BUSINESS} isUnsent={false} />);
     expect(screen.getByText(/Gull Harbor Parts, GH-1, ready/)).toBeTruthy();
     fireEvent.press(screen.getByTestId("take-in"));
     expect(given()).toEqual([{ type: "receiveParts", items: [{ lineId: "w2", quantity: 2 }] }]);
@@ -292,7 +307,7 @@ describe("parts", () => {
 describe("work", () => {
   it("is finished job by job", () => {
     show(
-      <WorkPart
+      <WorkSection
         view={view({
           jobs: [
             agreed,
@@ -307,6 +322,7 @@ describe("work", () => {
           ],
         })}
         business={BUSINESS}
+        isUnsent={false}
       />,
     );
     expect(screen.getByText(/^Finished/)).toBeTruthy();
@@ -319,7 +335,7 @@ describe("money", () => {
   const finished = { jobs: [{ ...agreed, finishedAt: AT }] };
   const CARD = "POST /api/work-orders/order-1/card-payments";
   it("counts the change of cash, and takes no less than is due", () => {
-    show(<MoneyPart view={view(finished)} business={BUSINESS} isUnsent={false} />);
+    show(<MoneySection view={view(finished)} business={BUSINESS} isUnsent={false} />);
     fireEvent.press(screen.getByRole("button", { name: "Cash" }));
     fireEvent.changeText(screen.getByLabelText("Another amount"), "40");
     expect(screen.getByText("✕ at least $45.20 is needed")).toBeTruthy();
@@ -331,7 +347,7 @@ describe("money", () => {
   it("tells a declined card, and charges the next try under an id of its own", async () => {
     const declined = { body: { result: "declined", reason: "The bank refused this card.", workOrder: view(finished) } };
     const server = fakeServer({ [CARD]: declined });
-    show(<MoneyPart view={view(finished)} business={BUSINESS} isUnsent={false} />);
+    show(<MoneySection view={view(finished)} business={BUSINESS} isUnsent={false} />);
     fireEvent.press(screen.getByRole("button", { name: "Card" }));
     fireEvent.press(screen.getByTestId("take-card"));
     await screen.findByText(/Card declined: The bank refused this card. Nothing was charged/);
@@ -351,15 +367,22 @@ describe("money", () => {
       at: AT,
       lineIds: [],
     };
-    show(<MoneyPart view={view(finished, { requests: [charge] })} business={BUSINESS} isUnsent={false} />);
+    show(<MoneySection view={view(finished, { requests: [charge] })} business={BUSINESS} isUnsent={false} />);
     expect(screen.queryByRole("button", { name: "Card" })).toBeNull();
     fireEvent.press(screen.getByTestId("ask-terminal"));
     await waitFor(() => expect(server.asked[0]?.body).toEqual({ paymentId: id, amountCents: 4520 }));
   });
-  it("does not charge before the server has what was done", () => {
-    show(<MoneyPart view={view(finished)} business={BUSINESS} isUnsent />);
+  it("does not charge before the server has what was done", async () => {
+    const server = fakeServer({ [CARD]: { body: { result: "taken", reason: null, workOrder: view(finished) } } });
+    show(<MoneySection view={view(finished)} business={BUSINESS} isUnsent />);
     fireEvent.press(screen.getByRole("button", { name: "Card" }));
     expect(screen.getByText(/Sending what was done before/)).toBeTruthy();
+    fireEvent.press(screen.getByTestId("take-card"));
+    await act(async () => undefined);
+    expect(server.asked).toEqual([]);
+    screen.rerender(<MoneySection view={view(finished)} business={BUSINESS} isUnsent={false} />);
+    fireEvent.press(screen.getByTestId("take-card"));
+    await waitFor(() => expect(server.asked).toHaveLength(1));
   });
   it("leads to the receipt once something is paid", () => {
     const payments = [
@@ -386,7 +409,7 @@ describe("money", () => {
         reason: "no",
       },
     ];
-    show(<MoneyPart view={view({ ...finished, payments })} business={BUSINESS} isUnsent={false} />);
+    show(<MoneySection view={view({ ...finished, payments })} business={BUSINESS} isUnsent={false} />);
     expect(screen.getByText("Paid in full")).toBeTruthy();
     expect(screen.getByText(/^Card declined/)).toBeTruthy();
     fireEvent.press(screen.getByRole("button", { name: "Show receipt" }));
@@ -397,7 +420,7 @@ describe("money", () => {
 describe("visits", () => {
   const visit = visitSample();
   it("are cancelled, arrived at, left", () => {
-    show(<VisitsPart view={view({}, { visits: [visit] })} business={BUSINESS} />);
+    show(<VisitsSection view={view({}, { visits: [visit] })} business={BUSINESS} isUnsent={false} />);
     expect(screen.getByText("Gate code 4410")).toBeTruthy();
     fireEvent.press(screen.getByRole("button", { name: "I'm there already" }));
     fireEvent.press(screen.getByRole("button", { name: "Cancel visit" }));
@@ -414,13 +437,13 @@ describe("visits", () => {
         lastError: "The message service does not answer; it is tried again.",
       },
     ];
-    show(<VisitsPart view={view({}, { visits: [visit], messages })} business={BUSINESS} />);
+    show(<VisitsSection view={view({}, { visits: [visit], messages })} business={BUSINESS} isUnsent={false} />);
     expect(screen.getByText("Texted: on the way")).toBeTruthy();
     expect(screen.getByText(/tried again\.: receipt/)).toBeTruthy();
   });
   it("offer the booking at once where there is none", () => {
     fakeServer({ "GET /api/day": { body: { date: "2026-11-23", visits: [] } } });
-    show(<VisitsPart view={view({})} business={BUSINESS} />);
+    show(<VisitsSection view={view({})} business={BUSINESS} isUnsent={false} />);
     fireEvent.press(screen.getByRole("radio", { name: "Tomorrow" }));
     expect(screen.getByRole("radio", { name: "Tomas Quill" })).toBeTruthy();
     expect(screen.queryByRole("radio", { name: "Wren Adeyemi" })).toBeNull();
@@ -428,15 +451,49 @@ describe("visits", () => {
   });
 });
 
+describe("without a signal", () => {
+  it("says before the supplier is asked that it takes one, and goes on with the rest", async () => {
+    fakeServer({});
+    show(<PartsSection view={view({ jobs: [agreed] })} business={BUSINESS} isUnsent={false} />);
+    expect(await screen.findByText(/Asking the supplier needs a signal/)).toBeTruthy();
+    expect(screen.getByText("Needed")).toBeTruthy();
+    const called = jest.spyOn(Linking, "openURL").mockResolvedValue(true);
+    fireEvent.press(screen.getByRole("button", { name: "Call Gull Harbor Parts, (360) 555-0190" }));
+    expect(called).toHaveBeenCalledWith("tel:+13605550190");
+  });
+  it("says so of the card before it is touched, and cash is taken", () => {
+    fakeServer({});
+    useReachable.setState({ isReachable: false });
+    show(<MoneySection view={view({ jobs: [{ ...agreed, finishedAt: AT }] })} business={BUSINESS} isUnsent={false} />);
+    fireEvent.press(screen.getByRole("button", { name: "Card, needs signal" }));
+    expect(screen.getByText(/Cash works here/)).toBeTruthy();
+    fireEvent.press(screen.getByRole("button", { name: "Cash" }));
+    expect(screen.getByRole("button", { name: /^Take .* in cash/ })).toBeEnabled();
+  });
+});
+
 describe("what the sheet is about", () => {
-  it("is links on a phone, and customer, car and margin on a wide screen", () => {
-    show(<Context view={view({ jobs: [job] })} isUnsent={false} isWide={false} />);
-    expect(screen.queryByText("The car")).toBeNull();
+  it("is customer, car and margin on a wide screen", () => {
+    show(<AboutWork view={view({ jobs: [job] })} />);
+    expect(screen.getByText("The car")).toBeTruthy();
     fireEvent.press(screen.getByRole("button", { name: "Customer" }));
     expect(visited).toEqual(["/customers/customer-1"]);
   });
+  it("is a head of a few lines on a phone, the rest behind a touch", () => {
+    show(<WorkHead view={view({ jobs: [job] })} />);
+    expect(screen.getByRole("heading", { name: "Maren Oyelaran" })).toBeTruthy();
+    expect(screen.queryByTestId("swap-car")).toBeNull();
+    fireEvent.press(screen.getByRole("button", { name: "Car" }));
+    expect(visited).toEqual(["/cars/car-1"]);
+    fireEvent.press(screen.getByRole("button", { name: "More about this work order" }));
+    expect(screen.getByTestId("swap-car")).toBeTruthy();
+  });
+  it("says that one opened here has no number yet", () => {
+    show(<WorkHead view={{ ...view({ jobs: [job] }), number: 0 }} />);
+    expect(screen.getByText(/^not numbered yet · /)).toBeTruthy();
+  });
   it("has no margin for those who may not see it", () => {
-    show(<Context view={view({ jobs: [job] })} isUnsent={false} isWide />, { rights: [] });
+    show(<AboutWork view={view({ jobs: [job] })} />, { rights: [] });
     expect(screen.getByText("The car")).toBeTruthy();
     expect(screen.queryByText("Margin")).toBeNull();
   });

@@ -1,11 +1,12 @@
+import type { NextAct } from "@mechanon/core";
+import type { WorkOrderView } from "@mechanon/contract";
 import { SETTINGS_SAMPLE, stateSample, viewSample } from "../testing/samples";
 import { answerWords } from "./answerWords";
 import { cashChoices } from "./cashChoices";
 import { driveMinutesTo } from "./driveTo";
-import { sheetLines } from "./lines";
 import { readAmount } from "./readAmount";
-import { readNewLine } from "./newLine";
-import { partOf, SHEET_PARTS } from "./parts";
+import { lineOf, typedLine } from "./newLine";
+import { sectionOf, WORK_ORDER_SECTIONS } from "./sections";
 import { quoteSums } from "./quoteSums";
 
 const at = "2026-11-23T17:00:00.000Z";
@@ -41,9 +42,17 @@ const job = {
   finishedAt: null,
 };
 
+/** The line each section still says while it is folded. */
+function linesOf(view: WorkOrderView): Record<string, string> {
+  const business = { settings: SETTINGS_SAMPLE, timeZone: "utc" };
+  return Object.fromEntries(
+    WORK_ORDER_SECTIONS.map(({ name, line }) => [name, line({ view, business, today: "2026-11-23" })]),
+  );
+}
+
 describe("lines of the folded sheet", () => {
   it("say what is missing at the start", () => {
-    expect(sheetLines(viewSample(), SETTINGS_SAMPLE.inspection, "utc", "2026-11-23")).toEqual({
+    expect(linesOf(viewSample())).toEqual({
       visits: "No visit yet",
       check: "Not started",
       quote: "No job yet",
@@ -56,7 +65,7 @@ describe("lines of the folded sheet", () => {
     const answer = { value: "yes" as const, approvalId: "a", totalCents: 22000 };
     const findings = [{ pointId: "pads", grade: "act" as const, measured: 2, note: "", photoIds: [], at, by: "me" }];
     const view = viewSample({ state: stateSample({ jobs: [{ ...job, answer }], findings }) });
-    expect(sheetLines(view, SETTINGS_SAMPLE.inspection, "utc", "2026-11-23")).toMatchObject({
+    expect(linesOf(view)).toMatchObject({
       check: "1 open, 1 act now",
       quote: "1 job, $222.00",
       parts: "1 to order",
@@ -118,14 +127,15 @@ describe("a line typed by hand", () => {
       { amount: "a number like 1 or 1.5" },
     ],
   ])("%s is told at the field", (_name, draft, faults) => {
-    expect(readNewLine(draft, "x", rules).faults).toEqual(faults);
+    const { error } = typedLine.safeParse(draft);
+    expect(Object.fromEntries((error?.issues ?? []).map(({ path, message }) => [path[0], message]))).toEqual(faults);
   });
   it("becomes a line with the business's rate or the price given", () => {
     expect(
-      readNewLine({ kind: "labor", description: "Look", amount: "1.5", price: "" }, "x", rules).line,
+      lineOf(typedLine.parse({ kind: "labor", description: "Look", amount: "1.5", price: "" }), "x", rules),
     ).toMatchObject({ hours: 1.5, rateCents: 10000 });
     expect(
-      readNewLine({ kind: "part", description: "Clip", amount: "2", price: "$3.50" }, "x", rules).line,
+      lineOf(typedLine.parse({ kind: "part", description: "Clip", amount: "2", price: "$3.50" }), "x", rules),
     ).toMatchObject({ quantity: 2, priceCents: 350 });
   });
 });
@@ -143,10 +153,25 @@ it.each([
   expect(readAmount(typed)).toBe(amount);
 });
 
-it("opens the part of the sheet the next act belongs to", () => {
-  expect(partOf({ act: "takePayment", dueCents: 1 })).toBe("money");
-  expect(partOf({ act: "nothing" })).toBeNull();
-  expect(SHEET_PARTS).toContain(partOf({ act: "inspect", points: 2 }));
+it("opens the section of the sheet the next act belongs to, each act in one of them", () => {
+  expect(sectionOf({ act: "takePayment", dueCents: 1 })).toBe("money");
+  expect(sectionOf({ act: "inspect", points: 2 })).toBe("check");
+  expect(sectionOf({ act: "nothing" })).toBeNull();
+  const acts = WORK_ORDER_SECTIONS.flatMap((section) => section.acts);
+  const every: Record<Exclude<NextAct["act"], "nothing">, true> = {
+    bookVisit: true,
+    setOff: true,
+    arrive: true,
+    inspect: true,
+    addJob: true,
+    showQuote: true,
+    orderParts: true,
+    receiveParts: true,
+    finishJobs: true,
+    takePayment: true,
+    sendReceipt: true,
+  };
+  expect([...acts].sort()).toEqual(Object.keys(every).sort());
 });
 
 it("tells the usual minutes where the place is unknown", () => {

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { right } from "@mechanon/core";
+import { rights } from "@mechanon/core";
 import { idParams, textField } from "../fields";
 import { route } from "../route";
 
@@ -9,7 +9,7 @@ export const me = z
     name: z.string(),
     role: z.string(),
     isMechanic: z.boolean(),
-    rights: z.array(right),
+    rights,
     business: z.object({ id: z.string(), name: z.string(), timeZone: z.string() }),
   })
   .meta({ id: "Me" });
@@ -44,6 +44,13 @@ export const accessRoutes = {
     mostBytes: 4 * 1024,
     body: signInBody,
     answer: me,
+  }),
+  deviceKey: route({
+    method: "get",
+    path: "/api/session/device-key",
+    area: "access",
+    summary: "The key, in base64, that seals on a device what one person could not send before signing out",
+    answer: z.object({ key: z.string() }),
   }),
   whoAmI: route({ method: "get", path: "/api/session", area: "access", summary: "The person signed in", answer: me }),
   signOut: route({

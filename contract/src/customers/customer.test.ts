@@ -16,6 +16,7 @@ describe("a customer's body", () => {
       name: "Maren",
       ...noDetails(),
       notTheSameAs: [],
+      keepTwice: false,
     });
   });
 
@@ -54,7 +55,7 @@ describe("a customer's body", () => {
       contacts: [{ id: ID, name: "Idris", phone: { number: "3605550131" } }],
       serviceAddresses: [{ id: ID, place }],
     });
-    const { id, notTheSameAs: _none, ...fields } = first;
+    const { id, notTheSameAs: _none, keepTwice: _once, ...fields } = first;
     expect(customerFields.parse(fields)).toEqual(fields);
     const kept = { id, ...fields, version: 3, createdAt: "2026-01-01T00:00:00.000Z", erasedAt: null };
     expect(customerChanges.parse({ ...fieldsOf(kept), version: 3 })).toEqual({ ...fields, version: 3 });

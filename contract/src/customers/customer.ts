@@ -100,9 +100,11 @@ export const customerBody = z.strictObject({
   ...detailsBody,
   /** Likely the same ones somebody has looked at and said: no, another. */
   notTheSameAs: z.array(idField).max(50).default([]),
+  /** Keep it although phone or email are somebody's already: it was taken down without a signal, and is merged later. */
+  keepTwice: z.boolean().default(false),
 });
 /** What a person types of a customer. */
-export const customerFields = customerBody.omit({ id: true, notTheSameAs: true });
+export const customerFields = customerBody.omit({ id: true, notTheSameAs: true, keepTwice: true });
 export type CustomerFields = z.input<typeof customerFields>;
 export const customerChanges = customerFields.extend({ version: versionField });
 

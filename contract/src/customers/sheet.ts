@@ -53,4 +53,4 @@ export const customerSheet = z.object({
   pastWorkCount: z.number().int(),
   merges: z.array(mergeDone),
 });
-export type CustomerSheet = z.infer<typeof customerSheet>;
+export type CustomerSheetView = z.infer<typeof customerSheet>;

@@ -2,44 +2,7 @@ import { z } from "zod";
 import { idField, idParams } from "../fields";
 import { route } from "../route";
 import { workOrderView } from "../workOrders/routes";
-
-const cents = z.number().int();
-export const receipt = z
-  .object({
-    number: z.number().int(),
-    business: z.object({ name: z.string(), phone: z.string(), street: z.string(), timeZone: z.string() }),
-    customerName: z.string(),
-    vehicleName: z.string(),
-    plate: z.string().nullable(),
-    odometerMiles: z.number().int().nullable(),
-    jobs: z.array(
-      z.object({
-        title: z.string(),
-        totalCents: cents,
-        lines: z.array(z.object({ description: z.string(), quantity: z.string(), netCents: cents })),
-      }),
-    ),
-    suppliesCents: cents,
-    taxes: z.array(z.object({ id: z.string(), cents })),
-    totalCents: cents,
-    paidCents: cents,
-    dueCents: cents,
-    payments: z.array(
-      z.object({
-        method: z.enum(["card", "cash"]),
-        at: z.string(),
-        amountCents: cents,
-        tenderedCents: cents.nullable(),
-        card: z.object({ lastFour: z.string(), authorization: z.string() }).nullable(),
-      }),
-    ),
-    notDone: z.array(z.object({ title: z.string(), answer: z.enum(["later", "no"]) })),
-    signature: z.object({ name: z.string(), strokes: z.array(z.array(z.number())), at: z.string() }).nullable(),
-  })
-  .meta({ id: "Receipt" });
-export type ReceiptView = z.infer<typeof receipt>;
-
-const token = z.object({ token: z.string().regex(/^[\w-]{20,80}$/) });
+import { receipt } from "./receiptPage";
 
 export const paymentRoutes = {
   takeCard: route({
@@ -88,22 +51,5 @@ export const paymentRoutes = {
     summary: "Call back the links to a receipt: none of those sent so far can be opened any more",
     params: idParams,
     answer: z.object({ workOrder: workOrderView }),
-  }),
-  openReceipt: route({
-    method: "get",
-    path: "/api/public/receipts/:token",
-    area: "payments",
-    summary: "The receipt behind a link",
-    open: true,
-    params: token,
-    answer: receipt,
-  }),
-  openReceiptPdf: route({
-    method: "get",
-    path: "/api/public/receipts/:token/pdf",
-    area: "payments",
-    summary: "The receipt behind a link, as a PDF",
-    open: true,
-    params: token,
   }),
 };

@@ -12,7 +12,15 @@ export const foundBy = z.object({
 
 /** A customer found, with what a line says at a glance. */
 export const foundCustomer = z.object({
-  customer: customer.pick({ id: true, kind: true, name: true, knownFrom: true, phones: true, serviceAddresses: true, billingAddress: true }), // prettier-ignore
+  customer: customer.pick({
+    id: true,
+    kind: true,
+    name: true,
+    knownFrom: true,
+    phones: true,
+    serviceAddresses: true,
+    billingAddress: true,
+  }),
   vehicles: z.array(vehicle),
   vehicleCount: z.number().int(),
   openWork: z.array(

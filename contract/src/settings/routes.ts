@@ -1,6 +1,22 @@
 import { z } from "zod";
-import { businessSettings, concernPhrase, libraryJob, newcomerSettings } from "@mechanon/core";
-import { textField, versionField } from "../fields";
+import {
+  businessSettings,
+  concernGap,
+  concernPhrase,
+  idOf,
+  itemChanges,
+  laborGuide,
+  laborSettings,
+  libraryJob,
+  LIST_LIMITS,
+  nameOf,
+  newcomerQuestion,
+  newcomerSettings,
+  ownersInterval,
+  personPay,
+  wholeOf,
+} from "@mechanon/core";
+import { idField, textField, versionField } from "../fields";
 import { route } from "../route";
 
 export const person = z.object({ id: z.string(), name: z.string(), isMechanic: z.boolean() });
@@ -15,6 +31,8 @@ export const businessView = z
     /** Which library goes with it; the library itself is asked for when this is another. */
     libraryVersion: z.number().int().default(0),
     people: z.array(person),
+    /** Where parts are bought, the first one first; whom to call where no signal reaches them. */
+    suppliers: z.array(z.object({ id: z.string(), name: z.string(), phone: z.string().nullable() })).default([]),
     /** Pages of the simulated outside, where there is one. */
     simulated: z.object({ messages: z.string(), switches: z.string() }).nullable(),
   })
@@ -27,65 +45,31 @@ export const libraryView = z
   .meta({ id: "Library" });
 export type LibraryView = z.infer<typeof libraryView>;
 
+/** The version of the list the changes were made from, which another one's changes may have left behind. */
 const version = versionField;
+const phraseBody = concernPhrase.strict();
 
 const newcomersBody = z.strictObject({
   version,
-  foundUsBy: z.array(textField(60).min(1)).max(30),
-  questions: z
-    .array(
-      z.strictObject({
-        id: textField(60).min(1),
-        text: textField(300).min(1, "a question needs its words"),
-        choices: z.array(textField(100).min(1)).max(20),
-      }),
-    )
-    .max(20)
-    .refine(
-      (questions) => new Set(questions.map(({ id }) => id)).size === questions.length,
-      "two questions have one id",
-    ),
+  /** A short list of words, which is changed whole, its order too. */
+  foundUsBy: itemChanges(newcomerSettings.shape.foundUsBy, wholeOf, 1),
+  questions: itemChanges(newcomerQuestion.strict(), idOf, LIST_LIMITS.questions),
 });
 
-const phraseBody = z.strictObject({
-  id: textField(60).min(1),
-  text: textField(200).min(1, "a phrase needs its words"),
-  kind: z.enum(["fault", "wish"]),
-  area: textField(60).min(1, "a phrase needs its area"),
-});
-const haveOwnIds = (items: readonly { id: string }[]): boolean =>
-  new Set(items.map(({ id }) => id)).size === items.length;
-
-/** Most phrases a business keeps. */
-export const MOST_PHRASES = 500;
 const concernsBody = z.strictObject({
   version,
-  concerns: z.array(phraseBody).max(MOST_PHRASES).refine(haveOwnIds, "two phrases have one id"),
-  concernGaps: z
-    .array(
-      z.strictObject({
-        name: textField(30).regex(/^[^{}]+$/, "a gap needs a name without braces"),
-        choices: z.array(textField(60).min(1)).max(30),
-      }),
-    )
-    .max(20)
-    .refine((gaps) => new Set(gaps.map(({ name }) => name)).size === gaps.length, "two gaps have one name"),
+  concerns: itemChanges(phraseBody, idOf, LIST_LIMITS.concerns),
+  concernGaps: itemChanges(concernGap.strict(), nameOf, LIST_LIMITS.concernGaps),
 });
+
+/** Labor is changed whole: the order of its rates says which stands. */
+const laborBody = z.strictObject({ version, labor: itemChanges(laborSettings, wholeOf, 1) });
+
+const payBody = z.strictObject({ version, pay: itemChanges(personPay, ({ personId }) => personId, LIST_LIMITS.pay) });
 
 const intervalsBody = z.strictObject({
   version,
-  intervals: z
-    .array(
-      z.strictObject({
-        id: textField(60).min(1),
-        title: textField(80).min(1, "a service needs its name"),
-        miles: z.number().int().min(100).max(500_000).nullable(),
-        months: z.number().int().min(1).max(240).nullable(),
-        jobIds: z.array(textField(60).min(1)).max(30),
-      }),
-    )
-    .max(60)
-    .refine(haveOwnIds, "two services have one id"),
+  intervals: itemChanges(ownersInterval.strict(), idOf, LIST_LIMITS.intervals),
 });
 
 /** How newcomers found the business, and what they answered. */
@@ -103,6 +87,35 @@ export const newcomerReport = z.object({
 });
 export type NewcomerReport = z.infer<typeof newcomerReport>;
 
+/** What a file of jobs does to the library, or would do. */
+export const libraryFileAnswer = z.object({
+  added: z.number().int(),
+  changed: z.number().int(),
+  same: z.number().int(),
+  /** Left out, by their place in the file from one; 0: the file itself. */
+  faults: z.array(z.object({ row: z.number().int(), title: z.string(), words: z.string() })),
+});
+export type LibraryFileAnswer = z.infer<typeof libraryFileAnswer>;
+
+/** Ids of jobs of the library. */
+export const libraryUsage = z.object({
+  /** The commonest first. */
+  common: z.array(z.string()),
+  /** The person's own, the last one first. */
+  last: z.array(z.string()),
+});
+
+/** A change of one job of the library. */
+const libraryChange = z.object({
+  id: z.string(),
+  at: z.string(),
+  /** Whose; empty: of somebody who is not here any more. */
+  by: z.string(),
+  title: z.string(),
+  kind: z.enum(["added", "changed", "removed"]),
+});
+export type LibraryChange = z.infer<typeof libraryChange>;
+
 export const settingsRoutes = {
   getBusiness: route({
     method: "get",
@@ -117,6 +130,95 @@ export const settingsRoutes = {
     area: "settings",
     summary: "The job library",
     answer: libraryView,
+  }),
+  keepLibraryJob: route({
+    method: "post",
+    path: "/api/library/jobs",
+    area: "settings",
+    right: "settings",
+    summary: "Keep a job of a work order in the library; the same id again is answered as it is kept",
+    body: z.strictObject({
+      id: idField,
+      workOrderId: idField,
+      jobId: idField,
+      title: textField(120).min(1, "a title is needed"),
+      area: textField(60).min(1, "an area is needed"),
+    }),
+    answer: libraryJob,
+  }),
+  libraryFile: route({
+    method: "get",
+    path: "/api/library/jobs.json",
+    area: "settings",
+    right: "settings",
+    summary: "The job library as a file, for who may see cost",
+  }),
+  libraryTable: route({
+    method: "get",
+    path: "/api/library/jobs.csv",
+    area: "settings",
+    right: "settings",
+    summary: "The job library as a table, for who may see cost",
+  }),
+  bringInLibrary: route({
+    method: "post",
+    path: "/api/library/file",
+    area: "settings",
+    right: "settings",
+    mostBytes: 4 * 1024 * 1024,
+    summary: "Bring the jobs of a file in, or only say what that would do",
+    body: z.strictObject({ text: z.string().max(3 * 1024 * 1024), isDry: z.boolean() }),
+    answer: libraryFileAnswer,
+  }),
+  removeLibraryJob: route({
+    method: "delete",
+    path: "/api/library/jobs/:id",
+    area: "settings",
+    right: "settings",
+    params: z.object({ id: z.string().min(1).max(60) }),
+    summary: "Take a job out of the library; quotes keep what they were given of it",
+    status: 204,
+  }),
+  changeLibraryJobs: route({
+    method: "patch",
+    path: "/api/library/jobs",
+    area: "settings",
+    right: "settings",
+    mostBytes: 1024 * 1024,
+    summary: "Change jobs of the library, each as a whole; for who may see cost",
+    body: z.strictObject({ changes: itemChanges(libraryJob, idOf, LIST_LIMITS.libraryJobs) }),
+    status: 204,
+  }),
+  libraryChanges: route({
+    method: "get",
+    path: "/api/library/changes",
+    area: "settings",
+    right: "settings",
+    summary: "The last changes of the library: who, when, which job",
+    answer: z.object({ changes: z.array(libraryChange) }),
+  }),
+  undoLibraryChange: route({
+    method: "post",
+    path: "/api/library/changes/:id/undo",
+    area: "settings",
+    right: "settings",
+    params: z.object({ id: idField }),
+    summary: "Take a change of the library back",
+    status: 204,
+  }),
+  libraryUsage: route({
+    method: "get",
+    path: "/api/library/usage",
+    area: "settings",
+    summary: "The jobs that are put on quotes most often here, and those the person used last",
+    answer: libraryUsage,
+  }),
+  getLaborGuide: route({
+    method: "get",
+    path: "/api/labor-guide",
+    area: "settings",
+    summary: "The labor guide: operations as elementary steps with their hours",
+    answer: laborGuide,
   }),
   changeNewcomers: route({
     method: "patch",
@@ -155,6 +257,24 @@ export const settingsRoutes = {
     summary: "Change the owner's list of services and how often they are due",
     body: intervalsBody,
     answer: businessSettings.pick({ intervals: true }),
+  }),
+  changeLabor: route({
+    method: "patch",
+    path: "/api/business/labor",
+    area: "settings",
+    right: "settings",
+    summary: "Change what an hour of labor costs, when, and what a diagnosis takes off",
+    body: laborBody,
+    answer: laborSettings,
+  }),
+  changePay: route({
+    method: "patch",
+    path: "/api/business/pay",
+    area: "settings",
+    right: "settings",
+    summary: "Change how people are paid for labor; for who may see cost",
+    body: payBody,
+    answer: z.object({ pay: z.array(personPay) }),
   }),
   changeReceiptLinks: route({
     method: "patch",

@@ -10,7 +10,17 @@ export const MOST_IMPORT_BYTES = 48 * 1024 * 1024;
 export const IMPORT_TYPES = ["text/csv", "text/vcard", "application/octet-stream"] as const;
 
 const field = z.enum(IMPORT_FIELDS);
-export const IMPORT_STATUSES = ["reading", "read", "checking", "checked", "running", "done", "undoing", "undone", "failed"] as const; // prettier-ignore
+export const IMPORT_STATUSES = [
+  "reading",
+  "read",
+  "checking",
+  "checked",
+  "running",
+  "done",
+  "undoing",
+  "undone",
+  "failed",
+] as const;
 /** What becomes, or became, of a row. */
 export const ROW_OUTCOMES = ["new", "joins", "fills", "skips", "fault"] as const;
 export type RowOutcome = (typeof ROW_OUTCOMES)[number];

@@ -77,7 +77,7 @@ export const vehicleSheet = z.object({
   pastWork: z.array(workOrderSummary),
   pastWorkCount: z.number().int(),
 });
-export type VehicleSheet = z.infer<typeof vehicleSheet>;
+export type VehicleSheetView = z.infer<typeof vehicleSheet>;
 
 /** What the maker calls back, as its source says. */
 export const recallReport = z.object({

@@ -10,8 +10,6 @@ export const visitEnvelope = z.strictObject({
   at: z.iso.datetime(),
   command: z.union([visitCommand, unreadableCommand]),
 });
-export type VisitEnvelope = z.infer<typeof visitEnvelope>;
-
 /** A stop of the day with what it is for. */
 export const dayVisit = z
   .object({ visit: visitState, mechanicName: z.string(), workOrders: z.array(workOrderSummary) })

@@ -24,8 +24,6 @@ export const workOrderEnvelope = z.strictObject({
   /** One that a device of yesterday's version queued is read as today's. */
   command: z.union([z.preprocess(upgradeCommand, clientWorkOrderCommand), unreadableCommand]),
 });
-export type WorkOrderEnvelope = z.infer<typeof workOrderEnvelope>;
-
 /** What became of one command. */
 export const commandOutcome = z
   .object({
@@ -109,7 +107,7 @@ export const openWorkGroup = z.object({
 });
 export type OpenWorkGroup = z.infer<typeof openWorkGroup>;
 export const openWork = z.object({ groups: z.array(openWorkGroup) });
-export type OpenWork = z.infer<typeof openWork>;
+export type OpenWorkView = z.infer<typeof openWork>;
 
 export const workOrderRoutes = {
   getWorkOrder: route({

@@ -4,7 +4,6 @@ import type { Right } from "./rights";
 export const RIGHT_REFUSALS = {
   "rights/see-cost": "You may not see costs. Nothing was changed; ask the owner.",
   "rights/change-prices": "You may not change prices. The price was left as it is; ask the owner.",
-  "rights/refund": "You may not give money back. Nothing was changed; ask the owner.",
   "rights/reports": "You may not see reports. Nothing was changed; ask the owner.",
   "rights/settings": "You may not change settings. Nothing was changed; ask the owner.",
 } as const;
@@ -12,7 +11,6 @@ export const RIGHT_REFUSALS = {
 const CODE_OF: Readonly<Record<Right, keyof typeof RIGHT_REFUSALS>> = {
   seeCost: "rights/see-cost",
   changePrices: "rights/change-prices",
-  refund: "rights/refund",
   reports: "rights/reports",
   settings: "rights/settings",
 };

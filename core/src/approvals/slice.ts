@@ -18,7 +18,5 @@ export const approval = z.object({
   answers: z.array(z.object({ jobId: z.string(), title: z.string(), answer: z.enum(ANSWERS), totalCents: cents })),
   totalCents: cents,
 });
-export type Approval = z.infer<typeof approval>;
-
 export const approvalSlice = z.object({ approvals: z.array(approval) });
 export type ApprovalSlice = z.infer<typeof approvalSlice>;

@@ -30,4 +30,4 @@ export const percentOfField = decimalField.refine(
   asCode("out-of-range", "must be from 0 to 100"),
 );
 
-export const idField = z.string();
+export const nameField = z.string();

@@ -1,8 +1,6 @@
 import type { Actor } from "../access/rights";
-import type { LibraryJob } from "../quoting/line";
-import type { BusinessSettings } from "../settings/businessSettings";
 
-/** What a command is applied with: who, when, and what the business keeps ready. */
+/** What every command is applied with: which, when, and by whom. An area that needs more says so in its rules. */
 export interface CommandContext {
   /** The work order or visit it is for. */
   aggregateId: string;
@@ -10,11 +8,4 @@ export interface CommandContext {
   /** ISO instant the command was given. */
   at: string;
   actor: Actor;
-  settings: Pick<BusinessSettings, "rules" | "inspection">;
-  /** Empty where the command does not need it. */
-  library: readonly LibraryJob[];
-  /** The customer named by the command pays no tax. */
-  taxExempt: boolean;
-  /** What the card terminal was asked to charge and has not said whether it did; left out where it does not matter. */
-  unclearChargeCents?: number;
 }

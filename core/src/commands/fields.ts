@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { tenThousandths } from "../exact/decimal";
-import { text } from "../wording/text";
+import { text } from "../text/text";
 
 /** An id made by a device. */
 export const uuid = z.uuid();

@@ -1,9 +1,6 @@
 /** A gap of a phrase, as it is written in it: `Hums {when}`. */
 const GAP = /\{([^{}]{1,30})\}/g;
 
-/** One piece of a phrase: words, or a gap by its name. */
-export type PhrasePiece = { words: string } | { gap: string };
-
 /** The gaps of a phrase, in order, each once. @example gapsOf("Hums {when}, {where}") //=> ["when", "where"] */
 export function gapsOf(text: string): string[] {
   return [...new Set([...text.matchAll(GAP)].map((match) => match[1] ?? ""))];

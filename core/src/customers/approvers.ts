@@ -1,4 +1,4 @@
-import { fold } from "../search/fold";
+import { fold } from "../text/fold";
 import type { Contact } from "./details";
 
 export interface Approver {
@@ -26,6 +26,8 @@ export function approversOf({
 /**
  * How much somebody who signs may agree to: a contact what was agreed, 0 for nothing; anybody else is taken at their
  * word, null.
+ *
+ * @returns Cents.
  */
 export function approvalLimitOf(
   { contacts }: { contacts: readonly Pick<Contact, "name" | "approvalLimitCents">[] },

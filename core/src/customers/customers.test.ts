@@ -8,7 +8,14 @@ import { accessAt, mainPlace, mayText, textPhone } from "./reach";
 import { soundsLike } from "./soundsLike";
 import { houseNumber, streetKey } from "./street";
 
-const place = (street: string, town = "Larkhaven") => ({ street, town, region: "WA", postcode: "98099", latitude: null, longitude: null }); // prettier-ignore
+const place = (street: string, town = "Larkhaven") => ({
+  street,
+  town,
+  region: "WA",
+  postcode: "98099",
+  latitude: null,
+  longitude: null,
+});
 const at = (street: string, town?: string): Partial<CustomerDetails> => ({
   serviceAddresses: [{ id: street, label: "", place: place(street, town), access: noAccessNotes() }],
 });
@@ -56,13 +63,20 @@ describe("sounding alike", () => {
 
 describe("streets", () => {
   it("are the same written short or long, without the number", () => {
-    expect([streetKey("18b Heron Landing Road"), streetKey("7 heron landing RD.")]).toEqual(["heron lndg rd", "heron lndg rd"]); // prettier-ignore
+    expect([streetKey("18b Heron Landing Road"), streetKey("7 heron landing RD.")]).toEqual([
+      "heron lndg rd",
+      "heron lndg rd",
+    ]);
     expect([houseNumber("18b Heron"), houseNumber("Heron")]).toEqual(["18b", ""]);
   });
 });
 
 describe("likely the same", () => {
-  const maren = who("Maren Oyelaran", { phones: [phone("+13605550111")], emails: [{ address: "Maren@example.com", label: "" }], ...at("18 Heron Landing") }); // prettier-ignore
+  const maren = who("Maren Oyelaran", {
+    phones: [phone("+13605550111")],
+    emails: [{ address: "Maren@example.com", label: "" }],
+    ...at("18 Heron Landing"),
+  });
   it.each([
     ["same phone", who("M. O.", { phones: [phone("+13605550111")] }), ["phone"], true],
     ["same email in capitals", who("X", { emails: [{ address: "MAREN@EXAMPLE.COM", label: "" }] }), ["email"], true],
@@ -77,7 +91,18 @@ describe("likely the same", () => {
     expect(surelySameKeys(other).some((key) => surelySameKeys(maren).includes(key))).toBe(sure);
   });
   it("sees a contact's phone", () => {
-    const contacts = [{ id: "c", name: "I", role: "", phone: phone("+13605550111"), email: null, approvalLimitCents: 0, mayPay: false, mayHandOverKeys: false }]; // prettier-ignore
+    const contacts = [
+      {
+        id: "c",
+        name: "I",
+        role: "",
+        phone: phone("+13605550111"),
+        email: null,
+        approvalLimitCents: 0,
+        mayPay: false,
+        mayHandOverKeys: false,
+      },
+    ];
     expect(likenesses(maren, who("Idris", { contacts }))).toEqual(["phone"]);
     expect(surelySameKeys(who("Idris", { contacts }))).toEqual(["+13605550111"]);
   });
@@ -87,7 +112,10 @@ describe("reaching somebody", () => {
   it("texts the mobile first, never a desk", () => {
     expect(textPhone({ phones: [phone("+1", "Work"), phone("+2", "Mobile")] })).toBe("+2");
     expect(textPhone({ phones: [phone("+1", "Desk", "4")] })).toBeNull();
-    expect([mayText({ textConsent: null }), mayText({ textConsent: { given: false, at: "", how: "" } })]).toEqual([true, false]); // prettier-ignore
+    expect([mayText({ textConsent: null }), mayText({ textConsent: { given: false, at: "", how: "" } })]).toEqual([
+      true,
+      false,
+    ]);
   });
   it("knows the notes of the place one drives to", () => {
     const details = { ...noDetails(), ...at("18 Heron Landing"), billingAddress: place("1 Ropewalk") };
@@ -109,14 +137,23 @@ it("contacts may say yes as far as was agreed, others are taken at their word", 
     "Idris Oyelaran",
     "Lotte",
   ]);
-  expect(["idris oyelaran ", "Pilar Quist", "Lotte", "A neighbor"].map((who) => approvalLimitOf({ contacts }, who))).toEqual([30000, 0, null, null]); // prettier-ignore
+  expect(
+    ["idris oyelaran ", "Pilar Quist", "Lotte", "A neighbor"].map((who) => approvalLimitOf({ contacts }, who)),
+  ).toEqual([30000, 0, null, null]);
 });
 
 it("two records know together what either knew; the kept one's word stands", () => {
   const early = { given: true, at: "2025-01-01T00:00:00Z", how: "" };
   const late = { given: false, at: "2026-01-01T00:00:00Z", how: "" };
   const kept = { ...noDetails(), phones: [phone("+1")], notes: "a", textConsent: early, taxExemption: { number: "1" } };
-  const merged = { ...noDetails(), phones: [phone("+1"), phone("+2")], notes: "b", textConsent: late, taxExemption: { number: "2" }, foundUsBy: "A friend" }; // prettier-ignore
+  const merged = {
+    ...noDetails(),
+    phones: [phone("+1"), phone("+2")],
+    notes: "b",
+    textConsent: late,
+    taxExemption: { number: "2" },
+    foundUsBy: "A friend",
+  };
   expect(mergedDetails(kept, merged)).toMatchObject({
     phones: [{ number: "+1" }, { number: "+2" }],
     notes: "a\nb",

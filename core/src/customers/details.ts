@@ -20,8 +20,6 @@ export const customerPhone = z.object({
 export type CustomerPhone = z.infer<typeof customerPhone>;
 
 export const customerEmail = z.object({ address: z.string(), label: z.string() });
-export type CustomerEmail = z.infer<typeof customerEmail>;
-
 /** Somebody beside the customer: a spouse, a driver, a fleet manager, with what they may do. */
 export const contact = z.object({
   id: z.string(),
@@ -55,8 +53,6 @@ export const textConsent = z.object({ given: z.boolean(), at: instant, how: z.st
 export type TextConsent = z.infer<typeof textConsent>;
 
 export const newcomerAnswer = z.object({ questionId: z.string(), question: z.string(), answer: z.string() });
-export type NewcomerAnswer = z.infer<typeof newcomerAnswer>;
-
 /** All that is known about a customer beside the name. */
 export const customerDetails = z.object({
   /** What the business knows them by beside the name: "from the bakery"; empty is nothing. */
@@ -99,6 +95,7 @@ export function noDetails(): CustomerDetails {
   };
 }
 
+/** Notes for the way in, before anything is known: all of them empty. */
 export function noAccessNotes(): AccessNotes {
   return { gateCode: "", dog: "", slope: "", heightLimit: "", surface: "", note: "" };
 }

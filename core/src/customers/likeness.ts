@@ -1,5 +1,5 @@
-import { fold } from "../search/fold";
-import { wordsOf } from "../search/words";
+import { fold } from "../text/fold";
+import { wordsOf } from "../text/words";
 import type { Contact, CustomerDetails } from "./details";
 import { soundsLike } from "./soundsLike";
 import { houseNumber, streetKey } from "./street";
@@ -21,7 +21,9 @@ export interface Compared {
 export function likenesses(a: Compared, b: Compared): Likeness[] {
   const sameName = nameKey(a) === nameKey(b) && a.name.trim() !== "";
   const atStreet = placesOf(a).some((one) => placesOf(b).some((other) => sameStreet(one.street, other.street)));
-  const inTown = placesOf(a).some((one) => placesOf(b).some((other) => one.town !== "" && fold(one.town) === fold(other.town))); // prettier-ignore
+  const inTown = placesOf(a).some((one) =>
+    placesOf(b).some((other) => one.town !== "" && fold(one.town) === fold(other.town)),
+  );
   const holds: Record<Likeness, boolean> = {
     phone: intersects(phonesOf(a), phonesOf(b)),
     email: intersects(emailsOf(a), emailsOf(b)),

@@ -1,4 +1,4 @@
-import { showPlace } from "../wording/place";
+import { showPlace } from "../places/showPlace";
 import type { CustomerDetails, TextConsent } from "./details";
 
 /** What two records of one customer know together; where both know a thing differently, the kept one's word stands. */

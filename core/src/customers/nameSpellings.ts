@@ -1,4 +1,4 @@
-import { placedWords } from "../search/words";
+import { placedWords } from "../text/words";
 
 /** Particles and initials, which are often typed as one word with what comes next; in front, three letters are a given name. */
 const SHORT_LETTERS = { inFront: 2, later: 3 } as const;
@@ -10,7 +10,7 @@ const WITHOUT_GAPS = /^[\p{Script=Han}\p{Script=Hiragana}\p{Script=Katakana}\p{S
  * written without gaps.
  * @example
  * nameSpellings("Pieter van der Heyden") //=> ["pietervan", "vander", "derheyden", "vanderheyden"]
- * nameSpellings("Jean-Luc Abara & Sons") //=> ["jeanluc", "lucabara", "and"]
+ * nameSpellings("Jean-Luc Abara & Sons") //=> ["jeanluc", "lucabara", "lucabarasons", "and"]
  */
 export function nameSpellings(name: string): string[] {
   const placed = placedWords(name);

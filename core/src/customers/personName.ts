@@ -27,5 +27,8 @@ export function tidyName(typed: string): string {
 function capitalize(word: string): string {
   return word
     .replace(/(^|[-/&(.])(\p{Ll})/gu, (_, before: string, letter: string) => before + letter.toUpperCase())
-    .replace(/(^|-)(Mc|\p{Lu}['’])(\p{Ll})(?=\p{L}{2})/gu, (_, before: string, start: string, letter: string) => before + start + letter.toUpperCase()); // prettier-ignore
+    .replace(
+      /(^|-)(Mc|\p{Lu}['’])(\p{Ll})(?=\p{L}{2})/gu,
+      (_, before: string, start: string, letter: string) => before + start + letter.toUpperCase(),
+    );
 }

@@ -1,5 +1,6 @@
-import { parsePhoneNumberFromString, type PhoneNumber } from "libphonenumber-js";
+import { parsePhoneNumberFromString, type PhoneNumber } from "libphonenumber-js/core";
 import type { CustomerPhone } from "./details";
+import { phoneMetadata } from "./phoneMetadata";
 
 /** The country of numbers typed without one. */
 const HOME_COUNTRY = "US";
@@ -29,12 +30,17 @@ export function nationalDigits(e164: string): string {
 /** A stored phone as people of the country write it. @example showPhone("+15415550123") //=> "(541) 555-0123" */
 export function showPhone(e164: string, extension: string | null = null): string {
   const number = parse(e164);
-  const shown = !number ? e164 : number.countryCallingCode === "1" ? number.formatNational() : number.formatInternational(); // prettier-ignore
+  const shown = !number
+    ? e164
+    : number.countryCallingCode === "1"
+      ? number.formatNational()
+      : number.formatInternational();
   return extension === null ? shown : `${shown} ext. ${extension}`;
 }
 
 function parse(text: string): PhoneNumber | undefined {
   if (text.length > MOST_TYPED) return undefined;
   // The way out of the country, dialed from Europe or from North America, stands for the plus.
-  return parsePhoneNumberFromString(text.trim().replace(/^(?:00|011)(?=[\s1-9])/, "+"), HOME_COUNTRY);
+  const dialed = text.trim().replace(/^(?:00|011)(?=[\s1-9])/, "+");
+  return parsePhoneNumberFromString(dialed, { defaultCountry: HOME_COUNTRY }, phoneMetadata());
 }

@@ -1,5 +1,5 @@
 import type { Place } from "../places/place";
-import { showPlace } from "../wording/place";
+import { showPlace } from "../places/showPlace";
 import type { AccessNotes, CustomerDetails, CustomerPhone } from "./details";
 
 /** The phone to call first. */
@@ -26,7 +26,12 @@ export function mainPlace({
   return serviceAddresses[0]?.place ?? billingAddress;
 }
 
-/** Access notes on one line. @example "Gate 4410 · Dog friendly · steep" */
+/**
+ * Access notes on one line.
+ * @example
+ * accessLine({ gateCode: "4410", dog: "friendly", slope: "steep", heightLimit: "", surface: "", note: "" })
+ *   //=> "Gate 4410 · Dog: friendly · steep"
+ */
 export function accessLine({ gateCode, dog, slope, heightLimit, surface, note }: AccessNotes): string {
   return [
     gateCode && `Gate ${gateCode}`,

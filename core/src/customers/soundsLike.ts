@@ -1,5 +1,5 @@
-import { mayBeHeardAs } from "../search/soundKeys";
-import { wordsOf } from "../search/words";
+import { mayBeHeardAs } from "../text/soundKeys";
+import { wordsOf } from "../text/words";
 
 /**
  * Whether two names may be one name heard twice: each word of the shorter has its own word in the longer that sounds

@@ -1,4 +1,4 @@
-import { wordsOf } from "../search/words";
+import { wordsOf } from "../text/words";
 
 /**
  * How words of streets and towns are written short.

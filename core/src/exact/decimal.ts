@@ -21,14 +21,14 @@ export function tenThousandths(value: number): bigint | null {
   return sign === "-" ? -scaled : scaled;
 }
 
-/** {@link tenThousandths} of a value that was validated before. @throws {RangeError} when it was not. */
+/** {@link tenThousandths} of a value that was validated before. @returns Ten-thousandths. @throws {RangeError} when it was not. */
 export function exact(value: number): bigint {
   const scaled = tenThousandths(value);
   if (scaled === null) throw new RangeError(`expected a number with at most ${DECIMALS} decimals, got ${value}`);
   return scaled;
 }
 
-/** Back from ten-thousandths to a JSON number. */
+/** Back from ten-thousandths to a JSON number. @example fromTenThousandths(13000n) //=> 1.3 */
 export function fromTenThousandths(scaled: bigint): number {
   return Number(scaled) / Number(SCALE);
 }

@@ -4,6 +4,7 @@ import { decimal, pointId, uuid, words } from "../commands/fields";
 import { Refusal } from "../commands/refusal";
 import { ruleFor } from "../commands/rule";
 import type { InspectionRefusal } from "./refusals";
+import type { InspectionPoint } from "./point";
 import { GRADES, type Finding, type InspectionSlice } from "./slice";
 
 const recordOdometer = z.strictObject({
@@ -33,7 +34,12 @@ const removePhoto = z.strictObject({ type: z.literal("removePhoto"), pointId, ph
 
 const MOST_PHOTOS = 60;
 
-const rule = ruleFor<InspectionSlice, InspectionSlice>();
+/** What a finding is held against: the points of the business's list. */
+export interface InspectionContext extends CommandContext {
+  settings: { inspection: readonly InspectionPoint[] };
+}
+
+const rule = ruleFor<InspectionSlice, InspectionSlice, InspectionContext>();
 
 export const inspectionRules = {
   recordOdometer: rule({
@@ -86,7 +92,7 @@ export const inspectionRules = {
 };
 
 /** What was found at a point so far. @throws {Refusal} when the point is not on the list. */
-function findingOf(findings: readonly Finding[], point: string, { settings }: CommandContext): Finding | undefined {
+function findingOf(findings: readonly Finding[], point: string, { settings }: InspectionContext): Finding | undefined {
   if (!settings.inspection.some(({ id }) => id === point)) throw new Refusal<InspectionRefusal>("point/not-found");
   return findings.find((finding) => finding.pointId === point);
 }

@@ -1,4 +1,4 @@
-import type { InspectionPoint } from "../settings/businessSettings";
+import type { InspectionPoint } from "./point";
 import type { Finding, Grade } from "./slice";
 
 /**
@@ -7,7 +7,7 @@ import type { Finding, Grade } from "./slice";
  * @param measured - in the unit of the point's measure.
  * @returns null where the point has no measure.
  * @example
- * gradeFromMeasurement({ watchBelow: 5, actBelow: 3, ... }, 4) //=> "watch"
+ * gradeFromMeasurement({ measure: { watchBelow: 5, actBelow: 3 } }, 4) //=> "watch"
  */
 export function gradeFromMeasurement(point: Pick<InspectionPoint, "measure">, measured: number): Grade | null {
   if (!point.measure) return null;

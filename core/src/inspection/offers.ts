@@ -1,4 +1,4 @@
-import type { LibraryJob } from "../quoting/line";
+import type { LibraryJob } from "../quoting/libraryJob";
 import type { ConcernSlice } from "../concerns/slice";
 import type { QuoteSlice } from "../quoting/slice";
 import type { InspectionSlice } from "./slice";

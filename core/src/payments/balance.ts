@@ -16,6 +16,7 @@ export interface Balance {
   overpaidCents: number;
 }
 
+/** What was agreed, paid and is owed; a card that was declined paid nothing. @returns Cents, exact. */
 export function balanceOf(state: QuoteSlice & PaymentSlice): Balance {
   const totalCents = approvedQuote(state).total;
   const paidCents = state.payments.reduce(

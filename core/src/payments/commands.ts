@@ -38,7 +38,13 @@ const recordCardDecline = z.strictObject({
 
 type Reads = PaymentSlice & QuoteSlice & ConflictSlice;
 type Writes = PaymentSlice & ConflictSlice;
-const rule = ruleFor<Reads, Writes>();
+/** What cash is taken with. */
+export interface PaymentContext extends CommandContext {
+  /** What the card terminal was asked to charge and has not said whether it did; left out where it does not matter. */
+  unclearChargeCents?: number;
+}
+
+const rule = ruleFor<Reads, Writes, PaymentContext>();
 
 export const paymentRules = {
   takeCash: rule({
@@ -67,7 +73,7 @@ export const paymentRules = {
 };
 
 /** Cash is taken whatever the terminal is about to say; where both may be more than is owed, a mark says so. */
-function takeCashFor(state: Reads, cash: z.output<typeof takeCash>, context: CommandContext): Partial<Writes> {
+function takeCashFor(state: Reads, cash: z.output<typeof takeCash>, context: PaymentContext): Partial<Writes> {
   const { paymentId: id, amountCents, tenderedCents } = cash;
   const unclearCents = context.unclearChargeCents ?? 0;
   const payment = { ...by(context), id, amountCents, method: "cash", status: "taken", tenderedCents } as const;

@@ -1,4 +1,4 @@
-import { showMoney } from "../wording/money";
+import { showMoney } from "../money/money";
 
 /** What a person reads about money that no longer fit when it was taken; `detail` is an amount in cents. */
 export const PAYMENT_CONFLICTS = {

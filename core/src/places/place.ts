@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { text } from "../wording/text";
+import { text } from "../text/text";
 
 /** Where something is: an address, with its point where one is known. */
 export const place = z.object({

@@ -1,7 +1,17 @@
 import { z } from "zod";
+import { carFacts } from "../laborGuide/carFacts";
+import { POSITIONS } from "../laborGuide/position";
 import { cents, decimal, pointId, uuid, words } from "../commands/fields";
 
-/** Puts a job of the library on the quote; `lineIds` has one id for each of its lines. */
+/** What a job is fitted to a car with. */
+const jobFit = z.strictObject({
+  facts: carFacts,
+  positions: z.array(z.enum(POSITIONS)).max(POSITIONS.length),
+  variantId: words(60).min(1).nullable(),
+  /** It is for a time after the hours of work; left out by an older app. */
+  isAfterHours: z.boolean().optional(),
+});
+/** Puts a job of the library on the quote, fitted to the car; `lineIds` has one id for each of its lines. */
 export const addJobSchema = z.strictObject({
   type: z.literal("addJob"),
   jobId: uuid,
@@ -9,13 +19,30 @@ export const addJobSchema = z.strictObject({
   lineIds: z.array(uuid).max(60),
   concernId: uuid.nullable(),
   pointId: pointId.nullable(),
+  /** Null, and in what was queued by an older app: as the library has it. */
+  fit: jobFit.nullable().optional(),
 });
+/** Puts an operation of the labor guide on the quote: as a job of its own, or as a line of one that is there. */
+export const addOperationSchema = z.strictObject({
+  type: z.literal("addOperation"),
+  jobId: uuid,
+  lineId: uuid,
+  operationId: words(120).min(1),
+  positions: z.array(z.enum(POSITIONS)).max(POSITIONS.length),
+  facts: carFacts,
+  isAfterHours: z.boolean().optional(),
+  concernId: uuid.nullable(),
+});
+/** Fits a job of the quote anew: another quality, other positions, or what is known of the car by now. */
+export const refitJobSchema = z.strictObject({ type: z.literal("refitJob"), jobId: uuid, fit: jobFit });
 /** A job the library does not have; its lines follow one by one. */
 export const addOwnJobSchema = z.strictObject({
   type: z.literal("addOwnJob"),
   jobId: uuid,
   title: words(120).min(1),
   concernId: uuid.nullable(),
+  /** What decides its rate; left out by an older app. */
+  on: z.strictObject({ facts: carFacts, isAfterHours: z.boolean() }).optional(),
 });
 export const removeJobSchema = z.strictObject({ type: z.literal("removeJob"), jobId: uuid });
 
@@ -52,4 +79,32 @@ export const changeLineSchema = z.strictObject({
   hours: decimal.nullable(),
   quantity: decimal.nullable(),
   priceCents: cents.nullable(),
+});
+/** Puts labor at a rate of the house; null: the general one. */
+export const chooseRateSchema = z.strictObject({
+  type: z.literal("chooseRate"),
+  lineId: uuid,
+  rateId: words(60).min(1).nullable(),
+});
+/** Puts the work a labor line includes on the customer's paper, or takes it off. */
+export const showIncludedSchema = z.strictObject({
+  type: z.literal("showIncluded"),
+  lineId: uuid,
+  isShown: z.boolean(),
+});
+const MOST_PEOPLE = 10;
+/** Says who does a line, each with the hours they are credited with; null: an equal share of what is billed, absent: as it is. */
+export const assignLaborSchema = z.strictObject({
+  type: z.literal("assignLabor"),
+  lineId: uuid,
+  assigned: z
+    .array(z.strictObject({ personId: words(60).min(1), hours: decimal.nullable().optional() }))
+    .max(MOST_PEOPLE)
+    .refine((people) => new Set(people.map(({ personId }) => personId)).size === people.length, "names a person twice"),
+});
+/** Says that the customer brings a part, or that they do not after all. */
+export const customersPartSchema = z.strictObject({
+  type: z.literal("customersPart"),
+  lineId: uuid,
+  isCustomers: z.boolean(),
 });

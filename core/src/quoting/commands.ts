@@ -1,21 +1,42 @@
 import { ruleFor } from "../commands/rule";
-import type { SourcingSlice } from "../sourcing/slice";
 import {
   addJobSchema,
   addLineSchema,
+  addOperationSchema,
   addOwnJobSchema,
+  assignLaborSchema,
   changeLineSchema,
+  chooseRateSchema,
+  customersPartSchema,
+  refitJobSchema,
   removeJobSchema,
   removeLineSchema,
+  showIncludedSchema,
 } from "./commandSchemas";
-import { addJob, addLine, addOwnJob, changeLine, removeJob, removeLine } from "./quoteChanges";
+import {
+  addJob,
+  addLine,
+  addOwnJob,
+  assignLabor,
+  changeLine,
+  chooseRate,
+  refitJob,
+  setCustomersPart,
+  showIncluded,
+  removeJob,
+  removeLine,
+  type QuotingContext,
+} from "./quoteChanges";
+import { addOperation } from "./addOperation";
 import { rightsForLine } from "./rightsForLine";
 import type { QuoteSlice } from "./slice";
 
-const rule = ruleFor<QuoteSlice & SourcingSlice, Pick<QuoteSlice, "jobs">>();
+const rule = ruleFor<QuoteSlice, Pick<QuoteSlice, "jobs">, QuotingContext>();
 
 export const quotingRules = {
-  addJob: rule({ schema: addJobSchema, kind: "intention", needs: ["library"], apply: addJob }),
+  addJob: rule({ schema: addJobSchema, kind: "intention", needs: ["library", "guide"], apply: addJob }),
+  addOperation: rule({ schema: addOperationSchema, kind: "intention", needs: ["guide"], apply: addOperation }),
+  refitJob: rule({ schema: refitJobSchema, kind: "intention", needs: ["library", "guide"], apply: refitJob }),
   addOwnJob: rule({ schema: addOwnJobSchema, kind: "intention", apply: addOwnJob }),
   removeJob: rule({
     schema: removeJobSchema,
@@ -39,4 +60,14 @@ export const quotingRules = {
     rights: ({ priceCents }) => (priceCents === null ? [] : ["changePrices"]),
     apply: changeLine,
   }),
+  assignLabor: rule({
+    schema: assignLaborSchema,
+    kind: "intention",
+    // Who does it is anybody's to say; how many hours that is for each is pay.
+    rights: ({ assigned }) => (assigned.some(({ hours }) => hours !== undefined) ? ["changePrices"] : []),
+    apply: assignLabor,
+  }),
+  chooseRate: rule({ schema: chooseRateSchema, kind: "intention", apply: chooseRate }),
+  showIncluded: rule({ schema: showIncludedSchema, kind: "intention", apply: showIncluded }),
+  customersPart: rule({ schema: customersPartSchema, kind: "intention", apply: setCustomersPart }),
 };

@@ -1,13 +1,13 @@
 import { z } from "zod";
 import { CalcError } from "../calc/error";
-import { decimalField, idField } from "../calc/fields";
+import { decimalField, nameField } from "../calc/fields";
 import { parseInput } from "../calc/parse";
 import { uniqueIds } from "../calc/uniqueIds";
 import { exact, fromTenThousandths } from "../exact/decimal";
 
 const laborInput = z.strictObject({
   steps: z.record(z.string(), decimalField),
-  operations: z.array(z.strictObject({ id: idField, steps: z.array(z.string()) })),
+  operations: z.array(z.strictObject({ id: nameField, steps: z.array(z.string()) })),
 });
 
 /** Hours of operations done together and each by itself. */

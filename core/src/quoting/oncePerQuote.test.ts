@@ -1,6 +1,12 @@
+import { approvedJobs, openJobs } from "../approvals/standing";
+import { balanceOf } from "../payments/balance";
+import { receiptOf } from "../payments/receipt";
+import { approvedParts } from "../sourcing/partStatus";
 import { run, start } from "../testing/sampleWorkOrder";
+import { waitingOf } from "../workOrders/waiting";
 import * as pricing from "./price/priceQuote";
 import { oncePerQuote } from "./oncePerQuote";
+import { quoteTotalCents } from "./totals";
 
 it("works a question out once for the same jobs, and anew for other rules", () => {
   const workOut = jest.fn(({ jobs }: { jobs: unknown[] }) => jobs.length);
@@ -18,8 +24,6 @@ it("works a question out once for the same jobs, and anew for other rules", () =
 
 it("prices a state once for all jobs and once for the agreed ones, however much is asked of it", () => {
   const price = jest.spyOn(pricing, "priceQuote");
-  const { balanceOf, approvedJobs, openJobs, approvedParts, quoteTotalCents, waitingOf, receiptOf } =
-    jest.requireActual<typeof import("../index")>("../index");
   const state = run(start(), {
     type: "addJob",
     jobId: "brakes",

@@ -1,8 +1,10 @@
-import type { BusinessSettings } from "../settings/businessSettings";
 import { CalcError } from "../calc/error";
-import type { LibraryJob, QuoteLine } from "./line";
+import type { LibraryJob } from "./libraryJob";
+import type { QuoteLine } from "./quoteLine";
+import type { MoneyRules } from "./moneyRules";
 import { priceWorkOrder } from "./priceWorkOrder";
 import type { Job, QuoteSlice } from "./slice";
+import { withStandingRates } from "./standingRate";
 
 /**
  * What a job that was put off costs today: with today's rates and markups, and the library's costs where it still keeps
@@ -14,14 +16,11 @@ export function priceToday(
   job: Job,
   taxExempt: boolean,
   library: readonly LibraryJob[],
-  rules: BusinessSettings["rules"],
+  rules: MoneyRules,
 ): number | null {
   const kept = library.find(({ id }) => id === job.libraryJobId)?.lines ?? [];
-  const state: QuoteSlice = {
-    rules,
-    taxExempt,
-    jobs: [{ ...job, lines: job.lines.map((line) => today(line, kept, rules.laborRateCents)) }],
-  };
+  const lines = job.lines.map((line) => today(line, kept, rules));
+  const state: QuoteSlice = { rules, taxExempt, jobs: [withStandingRates({ ...job, lines }, rules)] };
   try {
     return priceWorkOrder(state, "all").jobs[0]?.total ?? null;
   } catch (error) {
@@ -31,8 +30,11 @@ export function priceToday(
   }
 }
 
-function today(line: QuoteLine, kept: readonly QuoteLine[], laborRateCents: number): QuoteLine {
+function today(line: QuoteLine, kept: readonly QuoteLine[], { laborRateCents, rates = [] }: MoneyRules): QuoteLine {
   if (line.kind === "labor") {
+    const chosen = rates.find(({ id }) => id === line.rate?.id);
+    // One that stands by itself is put right with the whole job.
+    if (line.rate) return { ...line, rateCents: chosen?.cents ?? laborRateCents };
     const same = kept.find((other) => other.kind === "labor" && other.description === line.description);
     return { ...line, rateCents: same?.kind === "labor" ? same.rateCents : laborRateCents };
   }

@@ -1,6 +1,8 @@
-import type { QuoteLine } from "./line";
+import { diagnosisCredits, type DiagnosisCredit } from "./diagnosisCredit";
+import type { QuoteLine } from "./quoteLine";
 import { oncePerQuote } from "./oncePerQuote";
 import type { LineInput, PriceInput } from "./price/input";
+import { withPay } from "./withPay";
 import { priceQuote, type PricedQuote } from "./price/priceQuote";
 import type { QuoteSlice } from "./slice";
 
@@ -17,11 +19,30 @@ export function priceWorkOrder(quote: QuoteSlice, count: "approved" | "all"): Pr
 }
 
 const PRICED = {
-  all: oncePerQuote((quote) => priceQuote(toInput(quote, "all"))),
-  approved: oncePerQuote((quote) => priceQuote(toInput(quote, "approved"))),
+  all: oncePerQuote((quote) => pricedWithPay(quote, "all")),
+  approved: oncePerQuote((quote) => pricedWithPay(quote, "approved")),
 };
 
-function toInput({ rules, taxExempt, jobs }: QuoteSlice, count: "approved" | "all"): PriceInput {
+function pricedWithPay(quote: QuoteSlice, count: "approved" | "all"): PricedQuote {
+  return withPay(priceQuote(toInput(quote, count, creditsOf(quote))), quote);
+}
+
+type Credits = ReadonlyMap<string, DiagnosisCredit>;
+const NO_CREDITS: Credits = new Map();
+
+/** What comes off each job of a quote for a diagnosis, by the id of the job. */
+export const creditsOf: (quote: QuoteSlice) => Credits = oncePerQuote((quote) => {
+  if (!quote.rules.diagnosisCreditPercent || !quote.jobs.some((job) => job.isDiagnosis)) return NO_CREDITS;
+  const { lines } = priceQuote(toInput(quote, "all", NO_CREDITS));
+  const netOf = new Map(lines.map(({ id, net }) => [id, net]));
+  const nets = quote.jobs.map((job): [string, number] => [
+    job.id,
+    job.lines.reduce((sum, { id, kind }) => sum + (kind === "core" ? 0 : (netOf.get(id) ?? 0)), 0),
+  ]);
+  return diagnosisCredits(quote, new Map(nets));
+});
+
+function toInput({ rules, taxExempt, jobs }: QuoteSlice, count: "approved" | "all", credits: Credits): PriceInput {
   return {
     rules: rules.pricing,
     payers: [{ id: CUSTOMER_PAYER, taxExempt }],
@@ -29,10 +50,16 @@ function toInput({ rules, taxExempt, jobs }: QuoteSlice, count: "approved" | "al
       id,
       payer: CUSTOMER_PAYER,
       answer: answer?.value === "yes" ? "approved" : (answer?.value ?? null),
+      discount: creditFor(credits, id),
       lines: lines.map(toLineInput),
     })),
     count,
   };
+}
+
+function creditFor(credits: Credits, jobId: string): { amount: number } | null {
+  const credit = credits.get(jobId);
+  return credit ? { amount: credit.cents } : null;
 }
 
 function toLineInput(line: QuoteLine): LineInput {
@@ -43,10 +70,12 @@ function toLineInput(line: QuoteLine): LineInput {
         kind: "labor",
         hours: line.hours,
         rate: line.rateCents,
-        wage: line.wageCents,
+        // Who does it is paid by their own rules, once it is known what the line comes to.
+        wage: line.assigned ? null : line.wageCents,
         paidHours: line.paidHours,
       };
     case "part":
+      if (line.isCustomers) return { id: line.id, kind: "part", quantity: line.quantity, cost: 0, price: 0 };
       return {
         id: line.id,
         kind: "part",

@@ -1,16 +1,37 @@
 import type { z } from "zod";
 import type { CommandContext } from "../commands/context";
 import { Refusal } from "../commands/refusal";
-import { isOrdered } from "../sourcing/ordered";
-import type { SourcingSlice } from "../sourcing/slice";
-import type { addJobSchema, addOwnJobSchema, changeLineSchema } from "./commandSchemas";
-import type { QuoteLine } from "./line";
+import type {
+  addJobSchema,
+  addOwnJobSchema,
+  assignLaborSchema,
+  changeLineSchema,
+  chooseRateSchema,
+  customersPartSchema,
+  refitJobSchema,
+  showIncludedSchema,
+} from "./commandSchemas";
+import type { LaborGuide } from "../laborGuide/guide";
+import type { LibraryJob } from "./libraryJob";
+import type { LaborLine, QuoteLine } from "./quoteLine";
+import { fitJob } from "./fitJob";
+import { shareSteps } from "./shareSteps";
+import { CHOSEN_RATE, atRate, circumstancesOf, standingRate, withHousesRate, withStandingRates } from "./standingRate";
 import type { QuotingRefusal } from "./refusals";
 import type { Job, QuoteSlice } from "./slice";
 
 type Jobs = Pick<QuoteSlice, "jobs">;
-/** What a job may not be taken off for: a part of it is on order. */
-type JobsAndOrders = Jobs & Pick<SourcingSlice, "orders">;
+/** The jobs with the rules that say what labor costs. */
+type Rated = Pick<QuoteSlice, "jobs" | "rules">;
+/** What a job is put on a quote with. */
+export interface QuotingContext extends CommandContext, Fitting {}
+/** What a job is fitted with beside what is known of the car. */
+interface Fitting {
+  /** Empty where the command does not need it. */
+  library: readonly LibraryJob[];
+  /** Absent: not here yet, or not needed; hours are the library's then. */
+  guide?: LaborGuide | undefined;
+}
 
 /** A quote that is longer is nobody's to read, and takes too long to price. */
 const MOST_JOBS = 100;
@@ -20,7 +41,7 @@ const MOST_OF_LINE_CENTS = 1_000_000_000;
 const refuse = (code: QuotingRefusal): Refusal<QuotingRefusal> => new Refusal(code);
 
 /** Puts a job of the library on the quote. @throws {Refusal} when it is there, or not in the library. */
-export function addJob(state: Jobs, command: z.output<typeof addJobSchema>, context: CommandContext): Jobs {
+export function addJob(state: Rated, command: z.output<typeof addJobSchema>, context: QuotingContext): Jobs {
   const { jobId: id, libraryJobId, lineIds, concernId, pointId } = command;
   requireNewJob(state, id);
   const template = context.library.find((job) => job.id === libraryJobId);
@@ -28,25 +49,106 @@ export function addJob(state: Jobs, command: z.output<typeof addJobSchema>, cont
   if (lineIds.length !== template.lines.length || new Set(lineIds).size !== lineIds.length)
     throw refuse("job/lines-do-not-match");
   lineIds.forEach((lineId) => requireNewLine(state, lineId));
-  const lines = template.lines.map((line, index) => ({ ...line, id: lineIds[index] ?? line.id }));
-  return withJob(state, {
+  const {
+    lines: fitted,
+    title,
+    doesNotApply,
+  } = command.fit ? fitJob(template, command.fit, context.guide) : { ...template, doesNotApply: null };
+  if (doesNotApply) throw refuse("job/does-not-apply");
+  const lines = fitted.map((line, index) => ({ ...line, id: lineIds[index] ?? line.id }));
+  lines.forEach(requireBounds);
+  const fit = command.fit && {
+    ...command.fit,
+    facts: { ...command.fit.facts },
+    lineIds: lines.map(({ id: lineId }, index) => ({ id: lineId, libraryLineId: template.lines[index]?.id ?? "" })),
+  };
+  const job: Job = {
+    ...(fit ? { fit } : {}),
+    ...(template.isDiagnosis ? { isDiagnosis: true } : {}),
     id,
-    title: template.title,
+    title,
     libraryJobId,
     concernId,
     pointId,
-    lines,
+    lines: fit ? lines.map(withHousesRate) : lines,
     addedAt: context.at,
     answer: null,
     finishedAt: null,
+  };
+  return withJob(state, withStandingRates(job, state.rules));
+}
+
+/**
+ * Fits a job anew. What was typed by hand, added or taken off stays so.
+ * @throws {Refusal} when the library has it no more, or there is nothing to do on this car.
+ */
+export function refitJob(state: Rated, { jobId, fit }: z.output<typeof refitJobSchema>, context: Fitting): Jobs {
+  return changeJob(state, jobId, (job) => {
+    const template = context.library.find(({ id }) => id === job.libraryJobId);
+    if (!template) throw refuse("job/not-in-library");
+    const { lines, title, doesNotApply } = fitJob(template, fit, context.guide);
+    if (doesNotApply) throw refuse("job/does-not-apply");
+    const lineIds = job.fit?.lineIds ?? linesOf(job, template);
+    const anew = new Map(
+      lineIds.map(({ id, libraryLineId }) => [id, lines.find((line) => line.id === libraryLineId)] as const),
+    );
+    const refitted: Job = {
+      ...job,
+      title,
+      fit: { ...fit, lineIds },
+      lines: job.lines.map((line) => {
+        const next = anew.get(line.id);
+        if (!next || next.kind !== line.kind) return line;
+        const after = withOwnFigures({ ...next, id: line.id }, line);
+        requireBounds(after);
+        return after;
+      }),
+    };
+    return withStandingRates(refitted, state.rules);
   });
+}
+
+/** The library's lines of a job that was put on a quote as the library had it, by what they are called. */
+function linesOf(job: Job, template: LibraryJob): { id: string; libraryLineId: string }[] {
+  return template.lines.flatMap(({ id: libraryLineId, kind, description }) => {
+    const line = job.lines.find((each) => each.kind === kind && each.description === description);
+    return line ? [{ id: line.id, libraryLineId }] : [];
+  });
+}
+
+/** A line as it is fitted anew, with the hours, quantity or price a person set. */
+function withOwnFigures(next: QuoteLine, before: QuoteLine): QuoteLine {
+  if (next.kind === "labor" && before.kind === "labor")
+    return {
+      ...next,
+      rateCents: before.rateCents,
+      ...(before.rate ? { rate: before.rate } : {}),
+      ...(before.assigned ? { assigned: before.assigned } : {}),
+      ...(before.showsIncluded ? { showsIncluded: true } : {}),
+      ...(before.priceByHand ? { priceByHand: true } : {}),
+      ...(before.byHand ? { hours: before.hours, byHand: true } : {}),
+    };
+  if (next.kind === "labor" || before.kind === "labor") return next;
+  const quantity = before.byHand ? { quantity: before.quantity, byHand: true } : {};
+  const after =
+    next.kind === "part" && before.kind === "part" && before.isCustomers ? { ...next, isCustomers: true } : next;
+  return isPricedByHand(before)
+    ? { ...after, ...quantity, priceCents: before.priceCents ?? 0, priceByHand: true }
+    : { ...after, ...quantity };
+}
+
+/** A part whose cost is seen and that has a price all the same was priced before that was written down. */
+function isPricedByHand(line: QuoteLine): line is Exclude<QuoteLine, { kind: "labor" }> {
+  if (line.kind === "labor") return false;
+  return line.priceByHand ?? (line.kind === "part" && line.costCents !== null && line.priceCents !== null);
 }
 
 /** Starts a job of its own, without lines. @throws {Refusal} when the id is taken. */
 export function addOwnJob(state: Jobs, command: z.output<typeof addOwnJobSchema>, context: CommandContext): Jobs {
-  const { jobId: id, title, concernId } = command;
+  const { jobId: id, title, concernId, on } = command;
   requireNewJob(state, id);
   return withJob(state, {
+    ...(on ? { on } : {}),
     id,
     title,
     libraryJobId: null,
@@ -59,26 +161,84 @@ export function addOwnJob(state: Jobs, command: z.output<typeof addOwnJobSchema>
   });
 }
 
-/** Takes a job off the quote. @throws {Refusal} when it is finished or a part of it was ordered. */
-export function removeJob(state: JobsAndOrders, jobId: string): Jobs {
+/** Takes a job off the quote. @throws {Refusal} when it is finished. */
+export function removeJob(state: Jobs, jobId: string): Jobs {
   const job = state.jobs.find(({ id }) => id === jobId);
   if (!job) throw refuse("job/not-found");
   if (job.finishedAt) throw refuse("job/finished");
-  if (job.lines.some((line) => isOrdered(state, line.id))) throw refuse("line/ordered");
-  return { jobs: state.jobs.filter(({ id }) => id !== jobId) };
+  return { jobs: shareSteps(state.jobs.filter(({ id }) => id !== jobId)) };
 }
 
-/** Puts a line on a job. @throws {Refusal} when a figure does not fit, or a part has neither price nor table. */
-export function addLine(state: QuoteSlice, jobId: string, line: QuoteLine): Jobs {
+/** Puts a line on a job; it counts as typed unless its hours are the guide's. @throws {Refusal} when a figure does not fit, or a part has neither price nor table. */
+export function addLine(state: QuoteSlice, jobId: string, line: QuoteLine, by: "hand" | "fromGuide" = "hand"): Jobs {
   requireNewLine(state, line.id);
   requireBounds(line);
   if (line.kind === "part" && line.priceCents === null && (line.markup === null || !hasMarkup(state, line.markup)))
     throw refuse("line/figure-does-not-fit");
-  const kept = { ...withHousesWage(line, state.rules), byHand: true };
+  const housed = withHousesWage(line, state.rules);
+  const kept = by === "hand" ? { ...housed, byHand: true } : housed;
+  // At the general rate it is at whichever of the house stands for this work.
+  const rated = kept.kind === "labor" && kept.rateCents === state.rules.laborRateCents ? withHousesRate(kept) : kept;
   return changeJob(state, jobId, (job) => {
     if (job.lines.length >= MOST_LINES) throw refuse("line/too-many");
-    return { ...job, lines: [...job.lines, kept] };
+    return withStandingRates({ ...job, lines: [...job.lines, rated] }, state.rules);
   });
+}
+
+/** Puts labor at a rate of the house. @throws {Refusal} when the quote has no such rate, or the line is no labor. */
+export function chooseRate(state: QuoteSlice, { lineId, rateId }: z.output<typeof chooseRateSchema>): Jobs {
+  const { rates = [], laborRateCents } = state.rules;
+  const cents = rateId === null ? laborRateCents : rates.find(({ id }) => id === rateId)?.cents;
+  if (cents === undefined) throw refuse("rate/not-found");
+  return changeLineOf(state, lineId, (line, job) => {
+    if (line.kind !== "labor") throw refuse("line/figure-does-not-fit");
+    const standing = standingRate(state.rules, circumstancesOf(job));
+    const after = atRate(line, standing.id === rateId ? standing : { id: rateId, cents, because: [CHOSEN_RATE] });
+    requireBounds(after);
+    return after;
+  });
+}
+
+/** Says whether the customer brings a part; the labor of its job is at the rate for that. @throws {Refusal} when the line is no part. */
+export function setCustomersPart(
+  state: QuoteSlice,
+  { lineId, isCustomers }: z.output<typeof customersPartSchema>,
+): Jobs {
+  const { jobs } = changeLineOf(state, lineId, (line) => {
+    if (line.kind !== "part") throw refuse("line/figure-does-not-fit");
+    const { isCustomers: _before, ...kept } = line;
+    return isCustomers ? { ...kept, isCustomers } : kept;
+  });
+  return changeJob({ jobs }, jobOfLine(state, lineId).id, (job) => withStandingRates(job, state.rules));
+}
+
+/** Says who does a line. @throws {Refusal} when it is no labor. */
+export function assignLabor(state: Jobs, { lineId, assigned }: z.output<typeof assignLaborSchema>): Jobs {
+  return changeLineOf(state, lineId, (line) => {
+    if (line.kind !== "labor") throw refuse("line/figure-does-not-fit");
+    const { assigned: before = [], ...kept } = line;
+    const hoursOf = (personId: string): number | null =>
+      before.find((each) => each.personId === personId)?.hours ?? null;
+    const after = assigned.map(({ personId, hours = hoursOf(personId) }) => ({ personId, hours }));
+    return after.length > 0 ? { ...kept, assigned: after } : kept;
+  });
+}
+
+/** Puts the work a labor line includes on the customer's paper, or takes it off. @throws {Refusal} when the line is no labor of the guide. */
+export function showIncluded(state: Jobs, { lineId, isShown }: z.output<typeof showIncludedSchema>): Jobs {
+  return changeLineOf(state, lineId, (line) => {
+    if (line.kind !== "labor" || !line.steps) throw refuse("line/figure-does-not-fit");
+    const { showsIncluded: _before, ...kept } = line;
+    return isShown ? { ...kept, showsIncluded: true } : kept;
+  });
+}
+
+/** Changes one line where it stands. @throws {Refusal} when its job is finished. */
+function changeLineOf(state: Jobs, lineId: string, change: (line: QuoteLine, job: Job) => QuoteLine): Jobs {
+  return changeJob(state, jobOfLine(state, lineId).id, (job) => ({
+    ...job,
+    lines: job.lines.map((line) => (line.id === lineId ? change(line, job) : line)),
+  }));
 }
 
 /** A markup table of the business, by its name. */
@@ -91,26 +251,22 @@ function withHousesWage(line: QuoteLine, { wageCents }: QuoteSlice["rules"]): Qu
   return line.kind === "labor" ? { ...line, wageCents: line.wageCents ?? wageCents } : line;
 }
 
-/** Takes a line off a job. @throws {Refusal} when it was ordered. */
-export function removeLine(state: JobsAndOrders, lineId: string): Jobs {
+/** Takes a line off a job. @throws {Refusal} when the job is finished. */
+export function removeLine(state: Jobs, lineId: string): Jobs {
   const job = jobOfLine(state, lineId);
-  if (isOrdered(state, lineId)) throw refuse("line/ordered");
   return changeJob(state, job.id, (before) => ({ ...before, lines: before.lines.filter(({ id }) => id !== lineId) }));
 }
 
 /** Changes hours, quantity or price of a line. @throws {Refusal} when the line has no such figure. */
 export function changeLine(state: Jobs, command: z.output<typeof changeLineSchema>): Jobs {
-  const job = jobOfLine(state, command.lineId);
-  return changeJob(state, job.id, (before) => ({
-    ...before,
-    lines: before.lines.map((line) => (line.id === command.lineId ? changed(line, command) : line)),
-  }));
+  return changeLineOf(state, command.lineId, (line) => changed(line, command));
 }
 
 function changed(line: QuoteLine, { hours, quantity, priceCents }: z.output<typeof changeLineSchema>): QuoteLine {
   const after = withFigures(line, { hours, quantity, priceCents });
   requireBounds(after);
-  return countOf(after) === countOf(line) ? after : { ...after, byHand: true };
+  const priced = priceCents === null ? after : { ...after, priceByHand: true };
+  return countOf(priced) === countOf(line) ? priced : { ...priced, byHand: true };
 }
 
 const countOf = (line: QuoteLine): number => (line.kind === "labor" ? line.hours : line.quantity);
@@ -121,7 +277,8 @@ function requireBounds(line: QuoteLine): void {
     line.kind === "labor"
       ? [line.hours, line.rateCents]
       : [line.quantity, Math.max(line.priceCents ?? 0, line.kind === "part" ? (line.costCents ?? 0) : 0)];
-  if (count * each > MOST_OF_LINE_CENTS) throw refuse("line/too-much");
+  // What is no number at all is not below it either.
+  if (!(count * each <= MOST_OF_LINE_CENTS)) throw refuse("line/too-much");
 }
 
 type Figures = Pick<z.output<typeof changeLineSchema>, "hours" | "quantity" | "priceCents">;
@@ -129,7 +286,11 @@ type Figures = Pick<z.output<typeof changeLineSchema>, "hours" | "quantity" | "p
 function withFigures(line: QuoteLine, { hours, quantity, priceCents }: Figures): QuoteLine {
   if (line.kind === "labor") {
     if (quantity !== null) throw refuse("line/figure-does-not-fit");
-    return { ...line, hours: hours ?? line.hours, rateCents: priceCents ?? line.rateCents };
+    return {
+      ...(priceCents === null ? line : withoutRate(line)),
+      hours: hours ?? line.hours,
+      rateCents: priceCents ?? line.rateCents,
+    };
   }
   if (hours !== null) throw refuse("line/figure-does-not-fit");
   if (line.kind === "part")
@@ -137,16 +298,21 @@ function withFigures(line: QuoteLine, { hours, quantity, priceCents }: Figures):
   return { ...line, quantity: quantity ?? line.quantity, priceCents: priceCents ?? line.priceCents };
 }
 
+/** A rate that is typed is none of the house's. */
+function withoutRate({ rate: _rate, ...line }: LaborLine): LaborLine {
+  return line;
+}
+
 function withJob(state: Jobs, job: Job): Jobs {
   if (state.jobs.length >= MOST_JOBS) throw refuse("job/too-many");
-  return { jobs: [...state.jobs, job] };
+  return { jobs: shareSteps([...state.jobs, job]) };
 }
 
 function changeJob(state: Jobs, jobId: string, change: (job: Job) => Job): Jobs {
   const job = state.jobs.find(({ id }) => id === jobId);
   if (!job) throw refuse("job/not-found");
   if (job.finishedAt) throw refuse("job/finished");
-  return { jobs: state.jobs.map((other) => (other.id === jobId ? change(other) : other)) };
+  return { jobs: shareSteps(state.jobs.map((other) => (other.id === jobId ? change(other) : other))) };
 }
 
 function jobOfLine(state: Jobs, lineId: string): Job {

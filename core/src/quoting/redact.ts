@@ -1,6 +1,7 @@
 import { hasRight, type Actor } from "../access/rights";
-import type { BusinessSettings, MoneyRules } from "../settings/businessSettings";
-import type { LibraryJob, QuoteLine } from "./line";
+import type { JobVariant, LibraryJob } from "./libraryJob";
+import type { LaborLine, PartLine, QuoteLine } from "./quoteLine";
+import type { MoneyRules } from "./moneyRules";
 import { unitPriceFromCost } from "./price/unitPrice";
 
 /** Whoever looks. */
@@ -9,22 +10,48 @@ export type Viewer = Pick<Actor, "rights">;
 /** The library as a person may see it: without the right to see cost, prices instead of costs and markups. */
 export function redactLibrary(library: readonly LibraryJob[], rules: MoneyRules, viewer: Viewer): LibraryJob[] {
   if (hasRight(viewer, "seeCost")) return [...library];
-  return library.map((job) => ({ ...job, lines: job.lines.map((line) => redactLine(line, rules)) }));
+  return library.map((job) => ({
+    ...job,
+    lines: job.lines.map((line) => redactLine(line, rules)),
+    fits: job.fits.map((fit) => ({
+      ...fit,
+      grades: fit.grades.map((grade) => redactPart(job, fit.lineId, grade, rules)),
+    })),
+    variants: job.variants.map((variant) => ({
+      ...variant,
+      parts: variant.parts.map((part) => redactPart(job, part.lineId, part, rules)),
+    })),
+  }));
 }
 
-/** The settings as a person may see them: without the right to see cost, no wage and no markup. */
-export function redactSettings(settings: BusinessSettings, viewer: Viewer): BusinessSettings {
-  return hasRight(viewer, "seeCost") ? settings : { ...settings, rules: redactRules(settings.rules) };
-}
-
+/** Money rules for who may not see cost: no wage and no markup. */
 export function redactRules(rules: MoneyRules): MoneyRules {
-  return { ...rules, wageCents: null, pricing: { ...rules.pricing, markup: null } };
+  const { pay: _pay, ...others } = rules;
+  return { ...others, wageCents: null, pricing: { ...rules.pricing, markup: null } };
+}
+
+type OtherPart = JobVariant["parts"][number] | LibraryJob["fits"][number]["grades"][number];
+
+/** A part of another grade or quality, with the price it sells at instead of its cost. */
+function redactPart<Part extends OtherPart>(job: LibraryJob, lineId: string, part: Part, rules: MoneyRules): Part {
+  const line = job.lines.find(({ id }) => id === lineId);
+  if (line?.kind !== "part") return { ...part, costCents: null };
+  const { costCents, priceCents } = redactPartLine({ ...line, ...part, id: line.id }, rules);
+  return { ...part, costCents, priceCents };
 }
 
 /** The part keeps the price it sells at, so that totals stay the same without its cost. */
 export function redactLine(line: QuoteLine, rules: MoneyRules): QuoteLine {
-  if (line.kind === "labor") return { ...line, wageCents: null, paidHours: null };
-  if (line.kind !== "part") return line;
+  if (line.kind === "labor") return { ...withoutCredit(line), wageCents: null, paidHours: null };
+  return line.kind === "part" ? redactPartLine(line, rules) : line;
+}
+
+/** Who does it is no secret; what they are credited with is. */
+function withoutCredit(line: LaborLine): LaborLine {
+  return line.assigned ? { ...line, assigned: line.assigned.map((each) => ({ ...each, hours: null })) } : line;
+}
+
+function redactPartLine(line: PartLine, rules: MoneyRules): PartLine {
   const tables = rules.pricing.markup ?? {};
   const table = line.markup !== null && Object.hasOwn(tables, line.markup) ? tables[line.markup] : undefined;
   const computed = table && line.costCents !== null ? Number(unitPriceFromCost(BigInt(line.costCents), table)) : 0;

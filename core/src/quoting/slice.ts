@@ -1,6 +1,7 @@
 import { z } from "zod";
-import { moneyRules } from "../settings/businessSettings";
-import { quoteLine } from "./line";
+import { POSITIONS } from "../laborGuide/position";
+import { quoteLine } from "./quoteLine";
+import { moneyRules } from "./moneyRules";
 
 const instant = z.iso.datetime();
 const cents = z.number().int().nonnegative();
@@ -16,6 +17,23 @@ export const job = z.object({
   libraryJobId: z.string().nullable(),
   concernId: z.string().nullable(),
   pointId: z.string().nullable(),
+  /** What it was fitted to the car with; absent: as the library had it. */
+  fit: z
+    .object({
+      /** On record only: fitted anew it is with what is known then. Another version may know of others. */
+      facts: z.record(z.string(), z.unknown()),
+      positions: z.array(z.enum(POSITIONS)),
+      variantId: z.string().nullable(),
+      /** It was put there for a time after the hours of work. */
+      isAfterHours: z.boolean().optional(),
+      /** The library's id of each line, in the order of the lines it brought. */
+      lineIds: z.array(z.object({ id: z.string(), libraryLineId: z.string() })),
+    })
+    .optional(),
+  /** What decides the rate of a job that was not fitted. */
+  on: z.object({ facts: z.record(z.string(), z.unknown()), isAfterHours: z.boolean() }).optional(),
+  /** It finds out what is wrong; the repair it leads to may have its price taken off. */
+  isDiagnosis: z.boolean().optional(),
   lines: z.array(quoteLine),
   addedAt: instant,
   answer: z.object({ value: z.enum(ANSWERS), approvalId: z.string(), totalCents: cents }).nullable(),

@@ -32,11 +32,23 @@ function oneAway(wanted: readonly string[], same: Signs, longer: Signs): Mark[] 
   if (same.length === wanted.length && differing.length === 1) return markOf(differing);
   const [one, other] = differing;
   const first = one ? same.indexOf(one) : -1;
-  const isSwapped = differing.length === 2 && one && other && same.indexOf(other) === first + 1 && one.sign === wanted[first + 1] && other.sign === wanted[first]; // prettier-ignore
+  const isSwapped =
+    differing.length === 2 &&
+    one &&
+    other &&
+    same.indexOf(other) === first + 1 &&
+    one.sign === wanted[first + 1] &&
+    other.sign === wanted[first];
   if (same.length === wanted.length && isSwapped) return markOf([one, other]);
   const at = same.findIndex(({ sign }, index) => sign !== wanted[index]);
   const rest = wanted.slice(Math.max(at, 0)).join("");
-  const isAdded = at >= 0 && longer.length === wanted.length + 1 && longer.slice(at + 1).map(({ sign }) => sign).join("") === rest; // prettier-ignore
+  const isAdded =
+    at >= 0 &&
+    longer.length === wanted.length + 1 &&
+    longer
+      .slice(at + 1)
+      .map(({ sign }) => sign)
+      .join("") === rest;
   return isAdded ? markOf(longer.slice(at, at + 1)) : [];
 }
 

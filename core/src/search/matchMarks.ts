@@ -1,8 +1,8 @@
 import { isNearMiss } from "./nearMiss";
 import { otherSpellings } from "./otherSpellings";
-import { mayBeHeardAs } from "./soundKeys";
+import { mayBeHeardAs } from "../text/soundKeys";
 import type { SearchQuery } from "./searchQuery";
-import { placedWords, type PlacedWord } from "./words";
+import { placedWords, type PlacedWord } from "../text/words";
 
 /** A stretch of a text, from `start` up to before `end`. */
 export interface Mark {

@@ -168,7 +168,7 @@ for (const line of GROUPS.trim().split("\n")) {
  *
  * @param name - folded.
  * @example
- * nicknamesOf("bill") //=> ["william", "billy", "will", ...]
+ * nicknamesOf("bill").slice(0, 2) //=> ["william", "billy"]
  */
 export function nicknamesOf(name: string): string[] {
   const full = IN_FULL.get(name) ?? [];

@@ -1,12 +1,12 @@
 import fc from "fast-check";
 import { noAccessNotes, noDetails } from "../customers/details";
-import { fold } from "./fold";
+import { fold } from "../text/fold";
 import { matchMarks } from "./matchMarks";
 import { isNearMiss, isOneEditAway, shapesOf } from "./nearMiss";
 import { otherSpellings } from "./otherSpellings";
 import { phoneKeys, readSearch, vinKey } from "./searchQuery";
 import { searchTerms } from "./searchTerms";
-import { wordsOf } from "./words";
+import { wordsOf } from "../text/words";
 
 const marked = (typed: string, text: string): string[] =>
   matchMarks(readSearch(typed), text).map(({ start, end }) => text.slice(start, end));
@@ -62,7 +62,11 @@ describe("a near miss", () => {
     ["lo", "lou", false],
   ])("%p for %p: %p", (typed, word, near) => expect(isNearMiss(typed, word)).toBe(near));
   it("of two edits is none", () => {
-    expect([isOneEditAway("abcd", "badc"), isOneEditAway("abc", "abcde"), isOneEditAway("", "ab")]).toEqual([false, false, false]); // prettier-ignore
+    expect([isOneEditAway("abcd", "badc"), isOneEditAway("abc", "abcde"), isOneEditAway("", "ab")]).toEqual([
+      false,
+      false,
+      false,
+    ]);
   });
 });
 
@@ -107,7 +111,15 @@ describe("what was typed", () => {
   ])("%p is read as %p", (typed, read) => expect(readSearch(typed)).toMatchObject(read));
 
   it.each(["", "%", "'", "\\", " ", "..."])("%p asks for nothing", (typed) => {
-    expect(readSearch(typed)).toEqual({ words: [], phones: [], plate: null, vin: null, email: null, number: null, mixed: null }); // prettier-ignore
+    expect(readSearch(typed)).toEqual({
+      words: [],
+      phones: [],
+      plate: null,
+      vin: null,
+      email: null,
+      number: null,
+      mixed: null,
+    });
   });
   it("is read whatever it is", () => {
     fc.assert(fc.property(fc.string({ maxLength: 500 }), (typed) => readSearch(typed).words.length <= 6));
@@ -124,7 +136,14 @@ it.each([
 ])("%p may be kept as %p", (typed, spellings) => expect(otherSpellings(typed)).toEqual(spellings));
 
 describe("what is kept", () => {
-  const place = { street: "18 Heron Landing Road", town: "Larkhaven", region: "WA", postcode: "98099", latitude: null, longitude: null }; // prettier-ignore
+  const place = {
+    street: "18 Heron Landing Road",
+    town: "Larkhaven",
+    region: "WA",
+    postcode: "98099",
+    latitude: null,
+    longitude: null,
+  };
   const terms = searchTerms(
     {
       kind: "business",
@@ -132,14 +151,48 @@ describe("what is kept", () => {
       ...noDetails(),
       phones: [{ number: "+13605550121", extension: null, label: "" }],
       emails: [{ address: "Vans@Example.com", label: "" }],
-      contacts: [{ id: "c", name: "Pilar Quist", role: "", phone: null, email: null, approvalLimitCents: 0, mayPay: false, mayHandOverKeys: false }],
+      contacts: [
+        {
+          id: "c",
+          name: "Pilar Quist",
+          role: "",
+          phone: null,
+          email: null,
+          approvalLimitCents: 0,
+          mayPay: false,
+          mayHandOverKeys: false,
+        },
+      ],
       serviceAddresses: [{ id: "a", label: "", place, access: noAccessNotes() }],
     },
-    [{ id: "v", vin: "1FTBW2CM0HKA40628", plateKey: "LRK1451", make: "Ford", model: "F-150", color: "White", unitNumber: "7", nickname: null }],
-  ); // prettier-ignore
+    [
+      {
+        id: "v",
+        vin: "1FTBW2CM0HKA40628",
+        plateKey: "LRK1451",
+        make: "Ford",
+        model: "F-150",
+        color: "White",
+        unitNumber: "7",
+        nickname: null,
+      },
+    ],
+  );
   it("is found by every word, the name's first", () => {
     const fieldOf = Object.fromEntries(terms.words.map(({ word, field }) => [word, field]));
-    expect(fieldOf).toMatchObject({ harbor: "name", harborbread: "name", quist: "contact", vans: "email", heron: "street", 18: "street", ford: "car", f150: "car", white: "car", unit: "car", 7: "car" }); // prettier-ignore
+    expect(fieldOf).toMatchObject({
+      harbor: "name",
+      harborbread: "name",
+      quist: "contact",
+      vans: "email",
+      heron: "street",
+      18: "street",
+      ford: "car",
+      f150: "car",
+      white: "car",
+      unit: "car",
+      7: "car",
+    });
     expect(fieldOf).not.toHaveProperty("example");
   });
   it("is found by phone, email, street, plate and VIN", () => {

@@ -1,6 +1,6 @@
 import { nationalDigits, readPhone } from "../customers/phone";
 import { normalizePlate } from "../vehicles/plate";
-import { wordsOf } from "./words";
+import { wordsOf } from "../text/words";
 
 /** What a typed search may mean; all of it is tried. */
 export interface SearchQuery {
@@ -59,7 +59,10 @@ export function readSearch(typed: string): SearchQuery {
 
 /** Copied from somewhere, a phone brings the way to call along, a code what it is. */
 function withoutLabel(text: string): string {
-  const bare = text.replace(/^(?:(?:tel|sms|callto):(?:\/\/)?|(?:vin|plate|license plate|phone|cell|mobile|tel|e-?mail)[\s:.#]+)/i, ""); // prettier-ignore
+  const bare = text.replace(
+    /^(?:(?:tel|sms|callto):(?:\/\/)?|(?:vin|plate|license plate|phone|cell|mobile|tel|e-?mail)[\s:.#]+)/i,
+    "",
+  );
   return /[\d@]/.test(bare) ? bare : text;
 }
 

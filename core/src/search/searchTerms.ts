@@ -2,7 +2,7 @@ import type { CustomerDetails } from "../customers/details";
 import { nameSpellings } from "../customers/nameSpellings";
 import { streetKey } from "../customers/street";
 import { phoneKeys, vinKeys } from "./searchQuery";
-import { wordsOf } from "./words";
+import { wordsOf } from "../text/words";
 
 /** Where a word of a customer stands; the lower, the more it says when it is found. */
 export const WORD_FIELDS = ["name", "contact", "email", "street", "car"] as const;
@@ -49,7 +49,12 @@ export function searchTerms(customer: SearchedCustomer, vehicles: readonly Searc
   const { phones, emails, contacts, serviceAddresses, billingAddress } = customer;
   const places = [...serviceAddresses.map(({ place }) => place), ...(billingAddress ? [billingAddress] : [])];
   const also = customer.alsoNamed ?? { name: [], contacts: [] };
-  add("name", [customer.name, ...also.name, ...nameSpellings(customer.name), ...(customer.kind === "business" ? [runTogether(customer.name)] : [])]); // prettier-ignore
+  add("name", [
+    customer.name,
+    ...also.name,
+    ...nameSpellings(customer.name),
+    ...(customer.kind === "business" ? [runTogether(customer.name)] : []),
+  ]);
   add("contact", [
     customer.knownFrom,
     ...also.contacts,

@@ -1,26 +1,23 @@
 import { dequal } from "dequal";
+import { changesOfList, type KeyOf } from "./itemChanges";
 
 /**
  * Two people's changes of one list, brought together: what others added, changed or took out since both began stands,
- * except where one's own change of the same item is newer.
+ * except where one's own change of the same item is newer. What one took out and others changed stays.
  *
  * @param base - the list both began from.
  * @returns Others' order, what one added oneself at the end.
  */
-export function mergeLists<Item extends { id: string }>(
+export function mergeLists<Item>(
   mine: readonly Item[],
   base: readonly Item[],
   theirs: readonly Item[],
+  keyOf: KeyOf<Item>,
 ): Item[] {
-  const byId = (list: readonly Item[]): Map<string, Item> => new Map(list.map((item) => [item.id, item]));
-  const [own, before, other] = [byId(mine), byId(base), byId(theirs)];
-  const isOwnChange = (item: Item): boolean => !dequal(item, before.get(item.id));
-  const kept = theirs.flatMap((item) => {
-    const ours = own.get(item.id);
-    // Taken out by oneself, and not changed by others since.
-    if (!ours) return before.has(item.id) && dequal(item, before.get(item.id)) ? [] : [item];
-    return [isOwnChange(ours) ? ours : item];
-  });
-  const added = mine.filter((item) => !other.has(item.id) && isOwnChange(item));
-  return [...kept, ...added];
+  const merged = new Map(theirs.map((item) => [keyOf(item), item]));
+  for (const { from, to } of changesOfList(base, mine, keyOf)) {
+    if (to) merged.set(keyOf(to), to);
+    else if (from && dequal(merged.get(keyOf(from)), from)) merged.delete(keyOf(from));
+  }
+  return [...merged.values()];
 }

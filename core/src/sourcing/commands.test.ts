@@ -4,12 +4,26 @@ import { approvedParts, quantityToBuy, quantityToCome } from "./partStatus";
 
 /** Two pads agreed to. */
 function agreed(): WorkOrderState {
-  const added = run(start(), { type: "addJob", jobId: "brakes", libraryJobId: "brakes", lineIds: ["b1", "b2"], concernId: null, pointId: null }); // prettier-ignore
+  const added = run(start(), {
+    type: "addJob",
+    jobId: "brakes",
+    libraryJobId: "brakes",
+    lineIds: ["b1", "b2"],
+    concernId: null,
+    pointId: null,
+  });
   return yes(run(added, { type: "changeLine", lineId: "b2", hours: null, quantity: 2, priceCents: null }));
 }
 const order = (state: WorkOrderState, orderId: string, quantity: number): WorkOrderState =>
-  run(state, { type: "recordPartsOrder", orderId, supplierId: "gull", supplier: "Gull", orderNumber: orderId, readyAt: null,
-    items: [{ lineId: "b2", partNumber: "P", quantity, costCents: 100 }] }); // prettier-ignore
+  run(state, {
+    type: "recordPartsOrder",
+    orderId,
+    supplierId: "gull",
+    supplier: "Gull",
+    orderNumber: orderId,
+    readyAt: null,
+    items: [{ lineId: "b2", partNumber: "P", quantity, costCents: 100 }],
+  });
 const receive = (state: WorkOrderState, quantity: number | null): WorkOrderState =>
   run(state, { type: "receiveParts", items: [{ lineId: "b2", quantity }] });
 const pads = { id: "b2", quantity: 2 };

@@ -4,7 +4,7 @@ import { cents, decimal, uuid, words } from "../commands/fields";
 import { ruleFor } from "../commands/rule";
 import { markConflict } from "../conflicts/markConflict";
 import type { ConflictSlice } from "../conflicts/slice";
-import type { QuoteLine } from "../quoting/line";
+import type { QuoteLine } from "../quoting/quoteLine";
 import type { QuoteSlice } from "../quoting/slice";
 import type { SourcingConflict } from "./conflicts";
 import { orderedQuantity } from "./ordered";

@@ -8,12 +8,12 @@ export function isOrdered({ orders }: Orders, lineId: string): boolean {
   return orders.some(({ items }) => items.some((item) => item.lineId === lineId));
 }
 
-/** How much of a line was ordered, over all orders; exact to four decimals. */
+/** How much of a line was ordered, over all orders. @returns In the unit of its quantity, exact to four decimals. */
 export function orderedQuantity({ orders }: Orders, lineId: string): number {
   return total(orders.flatMap(({ items }) => items).filter((item) => item.lineId === lineId));
 }
 
-/** How much of a line is in hand; exact to four decimals. */
+/** How much of a line is in hand. @returns In the unit of its quantity, exact to four decimals. */
 export function receivedQuantity({ received }: Pick<SourcingSlice, "received">, lineId: string): number {
   return total(received.filter((receipt) => receipt.lineId === lineId));
 }

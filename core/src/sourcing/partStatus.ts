@@ -1,6 +1,6 @@
 import { approvedJobs } from "../approvals/standing";
 import { exact, fromTenThousandths } from "../exact/decimal";
-import type { PartLine } from "../quoting/line";
+import type { PartLine } from "../quoting/quoteLine";
 import type { Job, QuoteSlice } from "../quoting/slice";
 import { orderedQuantity, receivedQuantity } from "./ordered";
 import type { SourcingSlice } from "./slice";
@@ -8,25 +8,30 @@ import type { SourcingSlice } from "./slice";
 /** Where a part is on its way: wanted but not (all) bought, on order, in hand, on the car. */
 export type PartStatus = "needed" | "ordered" | "inHand" | "fitted";
 
-/** Where a line of a job is on its way; one of which a part is still to be bought is needed. */
-export function partStatus(
-  state: SourcingSlice,
-  job: Pick<Job, "finishedAt">,
-  line: Pick<PartLine, "id" | "quantity">,
-): PartStatus {
+type WantedPart = Pick<PartLine, "id" | "quantity" | "isCustomers">;
+
+/** Where a line of a job is on its way; one of which a part is still to be bought is needed. What the customer brings is never bought. */
+export function partStatus(state: SourcingSlice, job: Pick<Job, "finishedAt">, line: WantedPart): PartStatus {
+  if (line.isCustomers) return job.finishedAt ? "fitted" : "inHand";
   if (receivedQuantity(state, line.id) >= line.quantity) return job.finishedAt ? "fitted" : "inHand";
   if (orderedQuantity(state, line.id) >= line.quantity) return "ordered";
   return job.finishedAt ? "fitted" : "needed";
 }
 
-/** How much of a line is still to be bought: what is neither ordered nor in hand. */
-export function quantityToBuy(state: SourcingSlice, { id, quantity }: Pick<PartLine, "id" | "quantity">): number {
+/** How much of a line is still to be bought: neither ordered nor in hand. @returns In the unit of its quantity. */
+export function quantityToBuy(state: SourcingSlice, { id, quantity, isCustomers }: WantedPart): number {
+  if (isCustomers) return 0;
   const bought = Math.max(orderedQuantity(state, id), receivedQuantity(state, id));
   return bought >= quantity ? 0 : fromTenThousandths(exact(quantity) - exact(bought));
 }
 
-/** How much of a line is still to come: ordered (or, where nothing was, wanted) and not in hand. */
-export function quantityToCome(state: SourcingSlice, { id, quantity }: Pick<PartLine, "id" | "quantity">): number {
+/**
+ * How much of a line is still to come: ordered (or, where nothing was, wanted) and not in hand.
+ *
+ * @returns In the unit of its quantity.
+ */
+export function quantityToCome(state: SourcingSlice, { id, quantity, isCustomers }: WantedPart): number {
+  if (isCustomers) return 0;
   const expected = orderedQuantity(state, id) || quantity;
   const inHand = receivedQuantity(state, id);
   return inHand >= expected ? 0 : fromTenThousandths(exact(expected) - exact(inHand));

@@ -1,6 +1,6 @@
 import type { Actor } from "../access/rights";
-import type { CommandContext } from "../commands/context";
-import type { LibraryJob } from "../quoting/line";
+import type { WorkOrderContext } from "../workOrders/context";
+import { libraryJob, type LibraryJob } from "../quoting/libraryJob";
 import { jobTotals } from "../quoting/totals";
 import type { BusinessSettings } from "../settings/businessSettings";
 import { VISIT_VERSION, type VisitState } from "../visits/state";
@@ -40,9 +40,9 @@ export const LIBRARY: LibraryJob[] = [
       },
     ],
   },
-];
+].map((job) => libraryJob.parse(job));
 export const SETTINGS: BusinessSettings = {
-  versions: { concerns: 3, intervals: 1, newcomers: 1 },
+  versions: { concerns: 3, intervals: 1, newcomers: 1, labor: 1, pay: 1 },
   receiptLinkMonths: 18,
   phone: "",
   home: { street: "", latitude: 0, longitude: 0 },
@@ -71,7 +71,7 @@ let count = 0;
 export function run(
   state: WorkOrderState | null,
   command: WorkOrderCommand,
-  over: Partial<CommandContext> = {},
+  over: Partial<WorkOrderContext> = {},
 ): WorkOrderState {
   count += 1;
   const at = new Date(Date.parse("2026-11-23T15:00:00.000Z") + count * 60_000).toISOString();

@@ -41,7 +41,9 @@ export function rowCells(values: readonly string[], mapping: readonly (ImportFie
     labeled: (fields, labels) =>
       columns.flatMap(({ field, value }, column) => {
         if (field === null || !fields.includes(field) || value === "") return [];
-        const behind = columns.slice(column + 1).find((next) => next.field === labels || (next.field !== null && fields.includes(next.field))); // prettier-ignore
+        const behind = columns
+          .slice(column + 1)
+          .find((next) => next.field === labels || (next.field !== null && fields.includes(next.field)));
         return [{ field, value, label: behind?.field === labels ? behind.value : "" }];
       }),
     left,
@@ -70,6 +72,7 @@ export function withoutFormulaGuard(cell: string): string {
   return cell.replace(/^'(?='*\s*[=+\-@\uFF1D\uFF20\uFF0B\uFF0D\t\r])/, "");
 }
 
+/** A text as a remark quotes it: 40 characters at most. @example short("x".repeat(50)).length //=> 41 */
 export function short(text: string): string {
   return text.length > 40 ? `${text.slice(0, 40)}…` : text;
 }

@@ -38,9 +38,11 @@ export function guessByContents(
   });
   const isNamed = guessed.some((field) => field === "name" || field === "lastName" || field === "business");
   if (isNamed) return guessed;
-  const named = guessed.findIndex((field, column) => field === null && mostAre(columns[column] ?? [], (cell) => NAME.test(cell)));
+  const named = guessed.findIndex(
+    (field, column) => field === null && mostAre(columns[column] ?? [], (cell) => NAME.test(cell)),
+  );
   return guessed.map((field, column) => (column === named ? "name" : field));
-} // prettier-ignore
+}
 
 /**
  * Whether the first row of a file is one like those below it: a file without headings. None of its cells is a known

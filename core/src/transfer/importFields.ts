@@ -1,4 +1,4 @@
-import { fold } from "../search/fold";
+import { fold } from "../text/fold";
 
 /**
  * What a column of a file can hold, with the headings it is known by: ours, and those of other programs and languages.
@@ -74,7 +74,10 @@ export function guessColumns(headings: readonly string[]): (ImportField | null)[
     const words = fold(heading)
       .replace(/[^\p{L}\p{N}]+/gu, " ")
       .trim();
-    const withoutNumber = words.replace(/\b\d+\b/g, " ").replace(/\s+/g, " ").trim(); // prettier-ignore
+    const withoutNumber = words
+      .replace(/\b\d+\b/g, " ")
+      .replace(/\s+/g, " ")
+      .trim();
     return FIELD_OF_HEADING.get(words) ?? FIELD_OF_HEADING.get(withoutNumber) ?? null;
   });
 }

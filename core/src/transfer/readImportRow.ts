@@ -49,7 +49,9 @@ const uuid = z.uuid();
 export function readImportRow(values: readonly string[], mapping: readonly (ImportField | null)[]): ImportedRow {
   const cells = rowCells(values, mapping);
   const { first, remarks, left } = cells;
-  const formula = mapping.flatMap((field) => (field === null ? [] : cells.all(field))).find((value) => /^[=@]/.test(value)); // prettier-ignore
+  const formula = mapping
+    .flatMap((field) => (field === null ? [] : cells.all(field)))
+    .find((value) => /^[=@]/.test(value));
   if (formula !== undefined) remarks.push(`"${short(formula)}" looks like a formula; it is taken as text`);
   const prefix = first("namePrefix");
   const isTitle = PERSONAL_TITLE.test(prefix);
@@ -68,8 +70,10 @@ export function readImportRow(values: readonly string[], mapping: readonly (Impo
   details.serviceAddresses = sites(cells);
   details.billingAddress = billingAddress(cells);
   details.foundUsBy = first("foundUsBy") || null;
-  details.taxExemption = first("taxExemption") === "" ? null : { number: cells.fitting("tax exemption", first("taxExemption"), 60) }; // prettier-ignore
-  details.usualPayer = first("usualPayer") === "" ? null : { name: cells.fitting("payer", first("usualPayer"), 300), customerId: null }; // prettier-ignore
+  details.taxExemption =
+    first("taxExemption") === "" ? null : { number: cells.fitting("tax exemption", first("taxExemption"), 60) };
+  details.usualPayer =
+    first("usualPayer") === "" ? null : { name: cells.fitting("payer", first("usualPayer"), 300), customerId: null };
   const car = carOf(cells);
   for (const value of cells.all("leftOver")) {
     left.push(value);
@@ -100,7 +104,10 @@ function phones(cells: RowCells): CustomerDetails["phones"] {
     const phone = readPhone(value);
     if (phone === null) cells.leave("phone", value);
     else if (!found.some(({ number, extension }) => number === phone.number && extension === phone.extension))
-      found.push({ ...phone, label: cells.fitting("label", label || PHONE_LABELS[field as keyof typeof PHONE_LABELS], 40) }); // prettier-ignore
+      found.push({
+        ...phone,
+        label: cells.fitting("label", label || PHONE_LABELS[field as keyof typeof PHONE_LABELS], 40),
+      });
   }
   return found;
 }
@@ -174,7 +181,9 @@ function billingAddress({ first, fitting }: RowCells): CustomerDetails["billingA
 }
 
 function contacts(person: string, does: string, cells: RowCells): Contact[] {
-  const [names, roles, phoneCells, emailCells] = (["contactName", "contactRole", "contactPhone", "contactEmail"] as const).map(cells.placed); // prettier-ignore
+  const [names, roles, phoneCells, emailCells] = (
+    ["contactName", "contactRole", "contactPhone", "contactEmail"] as const
+  ).map(cells.placed);
   const count = Math.max(...[names, roles, phoneCells, emailCells].map((column) => column?.length ?? 0));
   const listed = Array.from({ length: count }, (_, index) => ({
     name: tidyName(names?.[index] ?? ""),
@@ -222,7 +231,11 @@ function carOf(cells: RowCells): ImportedCar | null {
   const typedVin = cells.first("carVin").replace(/[\s-]/g, "").toUpperCase();
   const vin = /^[A-Z0-9]{5,20}$/.test(typedVin) ? typedVin : null;
   if (typedVin !== "" && vin === null) cells.leave("VIN", typedVin);
-  const isWrong = vin !== null && vin.length === 17 && WITH_CHECK_DIGIT.test(vin) && expectedCheckDigit(vin) !== vin[CHECK_DIGIT_INDEX]; // prettier-ignore
+  const isWrong =
+    vin !== null &&
+    vin.length === 17 &&
+    WITH_CHECK_DIGIT.test(vin) &&
+    expectedCheckDigit(vin) !== vin[CHECK_DIGIT_INDEX];
   if (isWrong) cells.remarks.push(`the check digit of the VIN ${vin} does not hold; it is kept, and marked`);
   const typedPlate = cells.first("carPlate");
   if (typedPlate.length > 20) cells.leave("plate", typedPlate);

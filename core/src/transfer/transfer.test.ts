@@ -22,7 +22,15 @@ describe("a row", () => {
     readImportRow(Object.values(cells), Object.keys(cells) as ImportField[]);
 
   it("is a person with phones, address and car", () => {
-    const read = row({ firstName: "maren", lastName: "oyelaran", mobilePhone: "360.555.0111 x7", street: "18 Heron Landing", carVin: "1hgcv1f34ka048217", carYear: "2019", carUnit: "12" }); // prettier-ignore
+    const read = row({
+      firstName: "maren",
+      lastName: "oyelaran",
+      mobilePhone: "360.555.0111 x7",
+      street: "18 Heron Landing",
+      carVin: "1hgcv1f34ka048217",
+      carYear: "2019",
+      carUnit: "12",
+    });
     expect(read).toMatchObject({
       kind: "person",
       name: "Maren Oyelaran",
@@ -35,6 +43,16 @@ describe("a row", () => {
       car: { vin: "1HGCV1F34KA048217", year: 2019, unitNumber: "12" },
     });
   });
+  it("keeps two extensions of one number, and the same one twice once", () => {
+    const number = "360 555 0111";
+    const { details } = row({
+      name: "A",
+      phone: `${number} x7`,
+      mobilePhone: `${number} x8`,
+      homePhone: `${number} x7`,
+    });
+    expect(details.phones.map(({ extension }) => extension).sort()).toEqual(["7", "8"]);
+  });
   it("is a business with the person as contact", () => {
     expect(row({ business: "Harbor Bread", name: "Gideon Maas" })).toMatchObject({
       kind: "business",
@@ -43,7 +61,15 @@ describe("a row", () => {
     });
   });
   it("keeps what does not fit in the notes, and tells", () => {
-    const read = row({ name: "A", phone: "12", email: "a@b; c@example.com", carYear: "19", carMake: "Honda", contactName: "B", contactPhone: "x" }); // prettier-ignore
+    const read = row({
+      name: "A",
+      phone: "12",
+      email: "a@b; c@example.com",
+      carYear: "19",
+      carMake: "Honda",
+      contactName: "B",
+      contactPhone: "x",
+    });
     expect(read.details.emails).toEqual([{ address: "c@example.com", label: "" }]);
     expect(read.details.notes.split("\n")).toEqual([
       "Phone as it came: 12",
@@ -54,7 +80,10 @@ describe("a row", () => {
     expect(read.remarks).toHaveLength(4);
   });
   it("takes a formula for text, and the apostrophe before one off", () => {
-    expect(row({ name: "=cmd|' /C calc'!A0" })).toMatchObject({ name: "=cmd|' /C calc'!A0", remarks: [expect.stringContaining("formula")] }); // prettier-ignore
+    expect(row({ name: "=cmd|' /C calc'!A0" })).toMatchObject({
+      name: "=cmd|' /C calc'!A0",
+      remarks: [expect.stringContaining("formula")],
+    });
     expect(withoutFormulaGuard("'=1+1")).toBe("=1+1");
     expect(withoutFormulaGuard("'Aolani")).toBe("'Aolani");
   });

@@ -45,7 +45,7 @@ export function asPlatesOf(read: string, region: string): string[] {
   });
 }
 
-/** Whether a state's plates may have so many signs; true where that is not known here. */
+/** Whether a state's plates may have so many signs; true where that is not known here. @param length - signs without gaps. */
 export function hasPlateLength(length: number, region: string): boolean {
   const patterns = PATTERNS[region];
   return patterns === undefined || patterns.some((pattern) => pattern.length === length);

@@ -44,7 +44,13 @@ it.each<[string, string[]]>([
 });
 it("describes a car from its report, engine in a few words", () => {
   const report = decodeVin("1TZAB2AA0JA012145", { table, currentYear: 2026 });
-  expect(describeVehicle(report)).toMatchObject({ year: 2018, make: "Tern", model: "Sandpiper GT", engine: "2.0 L 4 cyl", trim: "AWD Sport" }); // prettier-ignore
+  expect(describeVehicle(report)).toMatchObject({
+    year: 2018,
+    make: "Tern",
+    model: "Sandpiper GT",
+    engine: "2.0 L 4 cyl",
+    trim: "AWD Sport",
+  });
 });
 
 describe("what is asked once", () => {

@@ -13,6 +13,7 @@ export interface DescribedVehicle {
   transmission: string | null;
 }
 
+/** The car a report tells of, as it is kept: what the VIN does not say, or leaves open, is null. */
 export function describeVehicle({
   vin,
   modelYear,

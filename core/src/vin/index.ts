@@ -1,13 +1,10 @@
 export { encodeVinTable } from "./table/encode";
-export { readVinTable, type VinTable } from "./table/read";
+export { readVinTable } from "./table/read";
 export type { VinFacts, VinField } from "./table/fields";
-export type { VinMakerSource, VinRow, VinTableSource, VinVehicleKind } from "./table/source";
+export type { VinMakerSource, VinRow, VinVehicleKind } from "./table/source";
 export { cleanVin } from "./cleanVin";
 export { expectedCheckDigit } from "./checkDigit";
 export { decodeVin, type VinContext, type VinReport } from "./decodeVin";
-export type { VinEngine } from "./engine";
-export type { VinProblem, VinProblemCode } from "./problems";
-export type { VinSuggestion } from "./suggestions";
 export {
   catalogMakes,
   catalogVariants,
@@ -17,11 +14,10 @@ export {
   type CatalogMake,
   type Variants,
 } from "./catalog";
-export { describeVehicle, type DescribedVehicle } from "./describeVehicle";
+export { describeVehicle } from "./describeVehicle";
 export { likelyAnswers, type LikelyAnswers } from "./likelyAnswers";
-export { engineName } from "./engineName";
-export { MOST_UNSURE, type Look, type SeenLine, type Sighting, type UnsureCharacter } from "./scan/looks";
-export { isAgreed, isCertain, vinsInLooks, type SeenVin } from "./scan/vinsInLooks";
+export { MOST_UNSURE, type Look, type SeenLine, type Sighting } from "./scan/looks";
+export { isAgreed, vinsInLooks, type SeenVin } from "./scan/vinsInLooks";
 export { isCertainPlate, platesInLooks, type SeenPlate } from "./scan/platesInLooks";
 export { evenLight } from "./scan/evenLight";
 export { stretchContrast } from "./scan/stretchContrast";

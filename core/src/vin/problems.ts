@@ -18,6 +18,7 @@ export interface VinProblem {
 
 const LOOK_ALIKE_OF: Readonly<Record<string, string>> = { I: "1", O: "0", Q: "0" };
 
+/** Too few or too many of 17 characters. @param length - characters typed. */
 export function wrongLength(length: number): VinProblem {
   const difference = Math.abs(17 - length);
   const side = length < 17 ? "missing" : "too many";
@@ -28,6 +29,7 @@ export function wrongLength(length: number): VinProblem {
   };
 }
 
+/** I, O, Q or a sign, with what it may be. @param position - from 1. @see ISO 3779 */
 export function illegalCharacter(character: string, position: number): VinProblem {
   const alike = LOOK_ALIKE_OF[character];
   const hint = alike ? `; it may be ${alike}` : "";
@@ -38,6 +40,7 @@ export function illegalCharacter(character: string, position: number): VinProble
   };
 }
 
+/** Position 9 does not check. @param binding - whether where the car comes from has check digits. @see 49 CFR 565.15 */
 export function wrongCheckDigit(actual: string, expected: string, binding: boolean): VinProblem {
   return binding
     ? {
@@ -52,6 +55,7 @@ export function wrongCheckDigit(actual: string, expected: string, binding: boole
       };
 }
 
+/** @param wmi - the first three characters, which stand for the maker. @see ISO 3780 */
 export function unknownMaker(wmi: string): VinProblem {
   return { code: "unknown-maker", message: `No maker is known for "${wmi}".`, position: 1 };
 }

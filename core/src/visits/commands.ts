@@ -53,12 +53,6 @@ export const visitRules = {
   }),
 };
 
-export const bookVisitRule = ruleFor<null, VisitState>()({
-  schema: bookVisit,
-  kind: "intention",
-  apply: (_nothing, command, context) => booked(command, context),
-});
-
 export const visitCommand = z.discriminatedUnion("type", [bookVisit, moveVisit, cancelVisit, setOff, arrive, leave]);
 export type VisitCommand = z.infer<typeof visitCommand>;
 

@@ -3,6 +3,7 @@ import type { VisitState } from "./state";
 /** Where a visit stands, from what happened. */
 export type VisitStanding = "booked" | "driving" | "onSite" | "over" | "cancelled";
 
+/** Where a visit stands: what happened last. */
 export function visitStanding(visit: VisitState): VisitStanding {
   if (visit.cancelledAt) return "cancelled";
   if (visit.leftAt) return "over";

@@ -3,7 +3,8 @@ import { receiptOf } from "../payments/receipt";
 import { standingAnswer } from "../approvals/standing";
 import { Refusal } from "../commands/refusal";
 import { priceWorkOrder } from "../quoting/priceWorkOrder";
-import { redactLibrary, redactSettings } from "../quoting/redact";
+import { redactLibrary } from "../quoting/redact";
+import { redactSettings } from "../settings/redactSettings";
 import { jobTotals, quoteTotalCents } from "../quoting/totals";
 import { approvedParts, partStatus } from "../sourcing/partStatus";
 import { bookedVisit, FULL_ACTOR, LIBRARY, POINTS, run, SETTINGS, start, yes } from "../testing/sampleWorkOrder";
@@ -13,7 +14,7 @@ import type { WorkOrderState } from "./state";
 import { waitingOf } from "./waiting";
 import type { WorkOrderCommand } from "./commands";
 import type { Right } from "../access/rights";
-import type { QuoteLine } from "../quoting/line";
+import type { QuoteLine } from "../quoting/quoteLine";
 
 const NOW = "2026-11-23T18:00:00.000Z";
 const brakes = (state = start()): WorkOrderState =>
@@ -125,8 +126,26 @@ describe("intentions", () => {
     ).toMatchObject({ quantity: 3 });
   });
 
-  const rates = { id: "new", kind: "labor", description: "Look", hours: 2, rateCents: 10000, wageCents: null, paidHours: null } as const; // prettier-ignore
-  const part = { id: "new", kind: "part", description: "Seal", quantity: 1, costCents: null, markup: null, priceCents: 900, partNumber: null, brand: null } as const; // prettier-ignore
+  const rates = {
+    id: "new",
+    kind: "labor",
+    description: "Look",
+    hours: 2,
+    rateCents: 10000,
+    wageCents: null,
+    paidHours: null,
+  } as const;
+  const part = {
+    id: "new",
+    kind: "part",
+    description: "Seal",
+    quantity: 1,
+    costCents: null,
+    markup: null,
+    priceCents: 900,
+    partNumber: null,
+    brand: null,
+  } as const;
   it.each<[string, QuoteLine, readonly Right[], string | null]>([
     ["labor at the house's rate", rates, [], null],
     ["labor at the house's rate and wage", { ...rates, wageCents: 3000 }, [], null],
@@ -136,15 +155,31 @@ describe("intentions", () => {
     ["labor at a rate of one's own, by right", { ...rates, rateCents: 1 }, ["changePrices"], null],
     ["a part at a price", part, ["changePrices"], null],
     ["a part at a price, without the right", part, ["seeCost"], "rights/change-prices"],
-    ["a part at a cost, of which the price would tell the markup", { ...part, costCents: 500, markup: "standard", priceCents: null }, ["changePrices"], "rights/see-cost"],
-    ["a part of a markup, of which the price would tell the cost", { ...part, markup: "standard" }, ["changePrices"], "rights/see-cost"],
-    ["a part at a cost, by both rights", { ...part, costCents: 500, markup: "standard", priceCents: null }, ["changePrices", "seeCost"], null],
+    [
+      "a part at a cost, of which the price would tell the markup",
+      { ...part, costCents: 500, markup: "standard", priceCents: null },
+      ["changePrices"],
+      "rights/see-cost",
+    ],
+    [
+      "a part of a markup, of which the price would tell the cost",
+      { ...part, markup: "standard" },
+      ["changePrices"],
+      "rights/see-cost",
+    ],
+    [
+      "a part at a cost, by both rights",
+      { ...part, costCents: 500, markup: "standard", priceCents: null },
+      ["changePrices", "seeCost"],
+      null,
+    ],
     ["a fee", { id: "new", kind: "fee", description: "Fee", quantity: 1, priceCents: 1 }, [], "rights/change-prices"],
   ])("take of lines only what the house does not decide: %s", (_name, line, rights, refusal) => {
-    const add = (): WorkOrderState => run(brakes(), { type: "addLine", jobId: "brakes", line }, { actor: { ...FULL_ACTOR, rights } });
+    const add = (): WorkOrderState =>
+      run(brakes(), { type: "addLine", jobId: "brakes", line }, { actor: { ...FULL_ACTOR, rights } });
     if (refusal !== null) expect(add).toThrow(new Refusal(refusal as "rights/see-cost"));
     else expect(add().jobs[0]?.lines.at(-1)).toMatchObject({ id: "new", byHand: true });
-  }); // prettier-ignore
+  });
 
   it("keep the house's wage where whoever adds labor may not see it", () => {
     const after = run(
@@ -157,26 +192,46 @@ describe("intentions", () => {
 
   it("mark hours and quantities typed by hand, and nothing else", () => {
     const change = (over: object): QuoteLine | undefined =>
-      run(brakes(), { type: "changeLine", lineId: "b2", hours: null, quantity: null, priceCents: null, ...over }).jobs[0]?.lines[1]; // prettier-ignore
+      run(brakes(), { type: "changeLine", lineId: "b2", hours: null, quantity: null, priceCents: null, ...over })
+        .jobs[0]?.lines[1];
     expect(change({ quantity: 3 })?.byHand).toBe(true);
     expect(change({ priceCents: 3, quantity: 1 })?.byHand).toBeUndefined();
   });
 
   it.each([
-    ["a markup that is none", { ...part, costCents: 1, markup: "constructor", priceCents: null }, "line/figure-does-not-fit"],
+    [
+      "a markup that is none",
+      { ...part, costCents: 1, markup: "constructor", priceCents: null },
+      "line/figure-does-not-fit",
+    ],
     ["more than any line comes to", { ...part, quantity: 100_000, priceCents: 100_000_000 }, "line/too-much"],
   ] as const)("refuse %s", (_name, line, code) => {
     expect(() => run(brakes(), { type: "addLine", jobId: "brakes", line })).toThrow(new Refusal(code));
-  }); // prettier-ignore
+  });
 
   it("hold so many jobs, lines and concerns, and no more", () => {
     let state = brakes();
     const fill = (count: number, command: (index: number) => WorkOrderCommand): void => {
       for (let index = 0; index < count; index++) state = run(state, command(index));
     };
-    const addFee = (index: number): WorkOrderCommand => ({ type: "addLine", jobId: "brakes", line: { ...rates, id: `l${index}` } }); // prettier-ignore
-    const addOwn = (index: number): WorkOrderCommand => ({ type: "addOwnJob", jobId: `j${index}`, title: "x", concernId: null }); // prettier-ignore
-    const addWish = (index: number): WorkOrderCommand => ({ type: "addConcern", concernId: `w${index}`, text: "x", kind: "wish", phraseId: null }); // prettier-ignore
+    const addFee = (index: number): WorkOrderCommand => ({
+      type: "addLine",
+      jobId: "brakes",
+      line: { ...rates, id: `l${index}` },
+    });
+    const addOwn = (index: number): WorkOrderCommand => ({
+      type: "addOwnJob",
+      jobId: `j${index}`,
+      title: "x",
+      concernId: null,
+    });
+    const addWish = (index: number): WorkOrderCommand => ({
+      type: "addConcern",
+      concernId: `w${index}`,
+      text: "x",
+      kind: "wish",
+      phraseId: null,
+    });
     expect(() => fill(200, addFee)).toThrow(new Refusal("line/too-many"));
     expect(() => fill(200, addOwn)).toThrow(new Refusal("job/too-many"));
     expect(() => fill(200, addWish)).toThrow(new Refusal("concern/too-many"));
@@ -187,7 +242,11 @@ describe("intentions", () => {
     const agreed = yes(brakes());
     const due = balanceOf(agreed).dueCents;
     const cash = (amountCents: number, unclearChargeCents: number): string[] =>
-      run(agreed, { type: "takeCash", paymentId: "p", amountCents, tenderedCents: amountCents }, { unclearChargeCents }).conflicts.map(({ code }) => code); // prettier-ignore
+      run(
+        agreed,
+        { type: "takeCash", paymentId: "p", amountCents, tenderedCents: amountCents },
+        { unclearChargeCents },
+      ).conflicts.map(({ code }) => code);
     expect(cash(due, due)).toEqual(["payment/charge-unclear"]);
     expect(cash(due - 500, 500)).toEqual([]);
     expect(cash(due, 0)).toEqual([]);

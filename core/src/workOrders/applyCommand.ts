@@ -1,9 +1,10 @@
 import { refusalForRight } from "../access/refusals";
 import { hasRight } from "../access/rights";
-import type { CommandContext } from "../commands/context";
 import { Refusal } from "../commands/refusal";
 import type { CommandRule } from "../commands/rule";
+import { requireOrderedStays } from "../sourcing/orderedStays";
 import { rightsFor, workOrderRules, type WorkOrderCommand } from "./commands";
+import type { WorkOrderContext } from "./context";
 import { opened } from "./openWorkOrder";
 import type { WorkOrderRefusal } from "./refusals";
 import type { WorkOrderState } from "./state";
@@ -19,7 +20,7 @@ import type { WorkOrderState } from "./state";
 export function applyCommand(
   state: WorkOrderState | null,
   command: WorkOrderCommand,
-  context: CommandContext,
+  context: WorkOrderContext,
 ): WorkOrderState {
   if (command.type === "openWorkOrder") {
     if (state) throw new Refusal<WorkOrderRefusal>("work-order/exists");
@@ -28,12 +29,15 @@ export function applyCommand(
   if (!state) throw new Refusal<WorkOrderRefusal>("work-order/not-found");
   requireRights(state, command, context);
   // The table has one rule for each type, and each takes the command of its own.
-  const rule = workOrderRules[command.type] as CommandRule<WorkOrderState, WorkOrderState, never>;
+  const rule = workOrderRules[command.type] as CommandRule<WorkOrderState, WorkOrderState, never, WorkOrderContext>;
   const changes = rule.apply(state, command as never, context);
-  return Object.keys(changes).length === 0 ? state : { ...state, ...changes };
+  if (Object.keys(changes).length === 0) return state;
+  const after = { ...state, ...changes };
+  if (after.jobs !== state.jobs) requireOrderedStays(state, after);
+  return after;
 }
 
-function requireRights(state: WorkOrderState, command: WorkOrderCommand, { actor }: CommandContext): void {
+function requireRights(state: WorkOrderState, command: WorkOrderCommand, { actor }: WorkOrderContext): void {
   const missing = rightsFor(command, state).find((right) => !hasRight(actor, right));
   if (missing !== undefined) throw new Refusal(refusalForRight(missing));
 }

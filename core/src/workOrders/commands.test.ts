@@ -12,28 +12,79 @@ it("takes from devices what devices may give, and from the server what it record
   expect(workOrderCommand.safeParse(decline).success).toBe(true);
   expect(clientWorkOrderCommand.safeParse(decline).success).toBe(false);
   expect(clientWorkOrderCommand.safeParse({ type: "settleConflict", conflictId: UUID }).success).toBe(true);
-  expect(ruleOf("addJob")).toMatchObject({ kind: "intention", source: "device", needs: ["library"] });
+  expect(ruleOf("addJob")).toMatchObject({ kind: "intention", source: "device", needs: ["library", "guide"] });
 });
 
 describe("a fact", () => {
   const state = yes(
-    run(start(), { type: "addJob", jobId: "brakes", libraryJobId: "brakes", lineIds: ["b1", "b2"], concernId: null, pointId: null }),
-  ); // prettier-ignore
+    run(start(), {
+      type: "addJob",
+      jobId: "brakes",
+      libraryJobId: "brakes",
+      lineIds: ["b1", "b2"],
+      concernId: null,
+      pointId: null,
+    }),
+  );
   const id = fc.constantFrom("brakes", "b1", "b2", "c1", "gone");
   const cents = fc.integer({ min: 1, max: 90_000 });
   const facts: fc.Arbitrary<WorkOrderCommand> = fc.oneof(
-    fc.record({ type: fc.constant("addConcern" as const), concernId: id, text: fc.string(), kind: fc.constant("wish" as const), phraseId: fc.constant(null) }),
+    fc.record({
+      type: fc.constant("addConcern" as const),
+      concernId: id,
+      text: fc.string(),
+      kind: fc.constant("wish" as const),
+      phraseId: fc.constant(null),
+    }),
     fc.record({ type: fc.constant("recordOdometer" as const), miles: fc.nat() }),
     fc.record({ type: fc.constant("recordPressures" as const), frontPsi: fc.nat(), rearPsi: fc.nat() }),
-    fc.record({ type: fc.constant("receiveParts" as const), items: fc.array(fc.record({ lineId: id, quantity: fc.option(fc.nat(9)) }), { minLength: 1 }) }),
+    fc.record({
+      type: fc.constant("receiveParts" as const),
+      items: fc.array(fc.record({ lineId: id, quantity: fc.option(fc.nat(9)) }), { minLength: 1 }),
+    }),
     fc.record({ type: fc.constant("finishJobs" as const), jobIds: fc.array(id, { minLength: 1 }) }),
-    fc.record({ type: fc.constant("takeCash" as const), paymentId: id, amountCents: cents, tenderedCents: fc.constant(90_000) }),
-    fc.record({ type: fc.constant("recordCardPayment" as const), paymentId: id, amountCents: cents, lastFour: fc.constant("1234"), authorization: fc.constant("A") }),
-    fc.record({ type: fc.constant("recordPartsOrder" as const), orderId: id, supplierId: fc.constant("s"), supplier: fc.constant("S"), orderNumber: fc.constant("1"), readyAt: fc.constant(null),
-      items: fc.array(fc.record({ lineId: id, partNumber: fc.constant("P"), quantity: fc.nat(9), costCents: cents }), { minLength: 1 }) }),
-    fc.record({ type: fc.constant("recordAnswers" as const), approvalId: id, way: fc.constant("spoken" as const), name: fc.string(), signature: fc.constant<number[][]>([]), totalCents: cents,
-      answers: fc.array(fc.record({ jobId: id, title: fc.string(), answer: fc.constantFrom("yes" as const, "later" as const, "no" as const), totalCents: cents }), { minLength: 1 }) }),
-  ); // prettier-ignore
+    fc.record({
+      type: fc.constant("takeCash" as const),
+      paymentId: id,
+      amountCents: cents,
+      tenderedCents: fc.constant(90_000),
+    }),
+    fc.record({
+      type: fc.constant("recordCardPayment" as const),
+      paymentId: id,
+      amountCents: cents,
+      lastFour: fc.constant("1234"),
+      authorization: fc.constant("A"),
+    }),
+    fc.record({
+      type: fc.constant("recordPartsOrder" as const),
+      orderId: id,
+      supplierId: fc.constant("s"),
+      supplier: fc.constant("S"),
+      orderNumber: fc.constant("1"),
+      readyAt: fc.constant(null),
+      items: fc.array(fc.record({ lineId: id, partNumber: fc.constant("P"), quantity: fc.nat(9), costCents: cents }), {
+        minLength: 1,
+      }),
+    }),
+    fc.record({
+      type: fc.constant("recordAnswers" as const),
+      approvalId: id,
+      way: fc.constant("spoken" as const),
+      name: fc.string(),
+      signature: fc.constant<number[][]>([]),
+      totalCents: cents,
+      answers: fc.array(
+        fc.record({
+          jobId: id,
+          title: fc.string(),
+          answer: fc.constantFrom("yes" as const, "later" as const, "no" as const),
+          totalCents: cents,
+        }),
+        { minLength: 1 },
+      ),
+    }),
+  );
 
   it("is never refused, whatever came before it, and what no longer fits has a mark with words", () => {
     fc.assert(

@@ -9,6 +9,7 @@ import { paymentRules } from "../payments/commands";
 import { quotingRules } from "../quoting/commands";
 import { sourcingRules } from "../sourcing/commands";
 import { workRules } from "../work/commands";
+import type { WorkOrderContext } from "./context";
 import { openWorkOrderRule } from "./openWorkOrder";
 import type { WorkOrderState } from "./state";
 import { swapRules } from "./swap";
@@ -30,8 +31,6 @@ type Rules = typeof rules;
 
 /** A command as it is applied. */
 export type WorkOrderCommand = { [Type in keyof Rules]: z.output<Rules[Type]["schema"]> }[keyof Rules];
-export type WorkOrderCommandOf<T extends WorkOrderCommand["type"]> = Extract<WorkOrderCommand, { type: T }>;
-
 type ServerCommandType = "recordPartsOrder" | "recordCardPayment" | "recordCardDecline";
 /** A command that a person's device may send. */
 export type ClientWorkOrderCommand = Exclude<WorkOrderCommand, { type: ServerCommandType }>;
@@ -45,7 +44,12 @@ export function ruleOf(type: WorkOrderCommand["type"]): Pick<Rules[keyof Rules],
 export function rightsFor(command: WorkOrderCommand, state: WorkOrderState): readonly Right[] {
   if (command.type === "openWorkOrder") return [];
   // Each rule of the table takes the command of its own type.
-  const { rights } = workOrderRules[command.type] as CommandRule<WorkOrderState, WorkOrderState, never>;
+  const { rights } = workOrderRules[command.type] as CommandRule<
+    WorkOrderState,
+    WorkOrderState,
+    never,
+    WorkOrderContext
+  >;
   return rights(command as never, state);
 }
 

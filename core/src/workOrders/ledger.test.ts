@@ -3,11 +3,24 @@ import { run, start, yes } from "../testing/sampleWorkOrder";
 import type { WorkOrderCommand } from "./commands";
 import { ledgerOf } from "./ledger";
 
-const added = run(start(), { type: "addJob", jobId: "brakes", libraryJobId: "brakes", lineIds: ["b1", "b2"], concernId: null, pointId: null }); // prettier-ignore
+const added = run(start(), {
+  type: "addJob",
+  jobId: "brakes",
+  libraryJobId: "brakes",
+  lineIds: ["b1", "b2"],
+  concernId: null,
+  pointId: null,
+});
 const agreed = yes(added);
-const order = (orderId: string, quantity: number): WorkOrderCommand =>
-  ({ type: "recordPartsOrder", orderId, supplierId: "gull", supplier: "Gull", orderNumber: orderId, readyAt: null,
-    items: [{ lineId: "b2", partNumber: "P", quantity, costCents: 100 }] }); // prettier-ignore
+const order = (orderId: string, quantity: number): WorkOrderCommand => ({
+  type: "recordPartsOrder",
+  orderId,
+  supplierId: "gull",
+  supplier: "Gull",
+  orderNumber: orderId,
+  readyAt: null,
+  items: [{ lineId: "b2", partNumber: "P", quantity, costCents: 100 }],
+});
 const received = run(run(run(agreed, order("o1", 1)), order("o2", 2)), {
   type: "receiveParts",
   items: [{ lineId: "b2", quantity: 2 }],

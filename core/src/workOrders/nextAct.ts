@@ -2,7 +2,7 @@ import { approvedJobs, openJobs } from "../approvals/standing";
 import { openPoints } from "../inspection/grade";
 import { balanceOf } from "../payments/balance";
 import { quoteTotalCents } from "../quoting/totals";
-import type { InspectionPoint } from "../settings/businessSettings";
+import type { InspectionPoint } from "../inspection/point";
 import { approvedParts } from "../sourcing/partStatus";
 import { visitStanding } from "../visits/standing";
 import type { VisitState } from "../visits/state";

@@ -1,6 +1,6 @@
 import type { NextAct } from "./nextAct";
-import { countOf } from "../wording/count";
-import { showMoney } from "../wording/money";
+import { countOf } from "../text/countOf";
+import { showMoney } from "../money/money";
 
 /** What the large button at the foot of a work order says; null when nothing is to be done now. */
 export function nextActLabel(next: NextAct): string | null {

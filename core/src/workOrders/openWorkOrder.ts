@@ -1,8 +1,8 @@
 import { z } from "zod";
 import { uuid } from "../commands/fields";
-import type { CommandContext } from "../commands/context";
 import { ruleFor } from "../commands/rule";
 import { concernWords } from "../concerns/commands";
+import type { WorkOrderContext } from "./context";
 import { WORK_ORDER_VERSION, type WorkOrderState } from "./state";
 
 /** Opens a work order; whose it is and for which car may follow. */
@@ -13,7 +13,7 @@ const openWorkOrder = z.strictObject({
   concerns: z.array(z.strictObject({ id: uuid, ...concernWords })).max(20),
 });
 
-export const openWorkOrderRule = ruleFor<null, WorkOrderState>()({
+export const openWorkOrderRule = ruleFor<null, WorkOrderState, WorkOrderContext>()({
   schema: openWorkOrder,
   kind: "intention",
   needs: ["customer", "vehicle"],
@@ -23,7 +23,7 @@ export const openWorkOrderRule = ruleFor<null, WorkOrderState>()({
 /** A work order as it is opened. */
 export function opened(
   { customerId, vehicleId, concerns }: z.output<typeof openWorkOrder>,
-  { aggregateId: id, at, actor, settings, taxExempt }: CommandContext,
+  { aggregateId: id, at, actor, settings, taxExempt }: WorkOrderContext,
 ): WorkOrderState {
   return {
     version: WORK_ORDER_VERSION,

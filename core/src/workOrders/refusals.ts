@@ -7,6 +7,7 @@ import { INSPECTION_REFUSALS } from "../inspection/refusals";
 import { PAYMENT_CONFLICTS } from "../payments/conflicts";
 import { QUOTING_REFUSALS } from "../quoting/refusals";
 import { SOURCING_CONFLICTS } from "../sourcing/conflicts";
+import { SOURCING_REFUSALS } from "../sourcing/refusals";
 import { VISIT_REFUSALS } from "../visits/refusals";
 import { WORK_CONFLICTS } from "../work/conflicts";
 
@@ -31,6 +32,7 @@ const REFUSALS = {
   ...CONCERN_REFUSALS,
   ...INSPECTION_REFUSALS,
   ...QUOTING_REFUSALS,
+  ...SOURCING_REFUSALS,
   ...CONFLICT_REFUSALS,
   ...VISIT_REFUSALS,
 };

@@ -8,7 +8,14 @@ function running(): WorkOrderState {
   let state = run(start(), { type: "recordOdometer", miles: 61_000 });
   state = run(state, { type: "recordPressures", frontPsi: 34, rearPsi: 32 });
   state = run(state, { type: "gradePoint", pointId: "pads", grade: "act", measured: 2, note: "" });
-  state = run(state, { type: "addJob", jobId: "brakes", libraryJobId: "brakes", lineIds: ["b1", "b2"], concernId: "c1", pointId: null }); // prettier-ignore
+  state = run(state, {
+    type: "addJob",
+    jobId: "brakes",
+    libraryJobId: "brakes",
+    lineIds: ["b1", "b2"],
+    concernId: "c1",
+    pointId: null,
+  });
   return yes(state);
 }
 
@@ -46,7 +53,15 @@ it("another customer takes over, with the exemption of that one", () => {
 });
 
 describe("what a swap means", () => {
-  const stakes = { findings: 3, odometerMiles: 61_000, pricedJobs: 2, answers: 1, finishedJobs: 1, partsOnTheWay: 2, paidCents: 5000 };
+  const stakes = {
+    findings: 3,
+    odometerMiles: 61_000,
+    pricedJobs: 2,
+    answers: 1,
+    finishedJobs: 1,
+    partsOnTheWay: 2,
+    paidCents: 5000,
+  };
   it("is said of each thing that hangs on it, before it is done", () => {
     const words = swapWords(stakes, { kind: "vehicle", keepFindings: false, keepAnswers: false }).join("\n");
     expect(words).toMatch(/3 findings and the odometer: taken off/);
@@ -61,11 +76,13 @@ describe("what a swap means", () => {
     expect(customer).not.toMatch(/finding/);
     expect(customer).toMatch(/still holds/);
     expect(customer).toMatch(/receipt goes to the new customer/);
-    expect(swapWords(stakes, { kind: "detach", keepFindings: true, keepAnswers: true })[1]).toMatch(/may not fit the next car/);
+    expect(swapWords(stakes, { kind: "detach", keepFindings: true, keepAnswers: true })[1]).toMatch(
+      /may not fit the next car/,
+    );
   });
   it("is nothing where nothing hangs on it", () => {
     expect(swapWords(swapStakes(start()), { kind: "vehicle", keepFindings: false, keepAnswers: false })).toEqual([
       "Nothing hangs on it yet.",
     ]);
   });
-}); // prettier-ignore
+});

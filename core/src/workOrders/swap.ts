@@ -1,10 +1,10 @@
 import { z } from "zod";
-import type { CommandContext } from "../commands/context";
 import { uuid } from "../commands/fields";
 import { ruleFor } from "../commands/rule";
 import { balanceOf } from "../payments/balance";
 import type { Job } from "../quoting/slice";
 import { approvedParts } from "../sourcing/partStatus";
+import type { WorkOrderContext } from "./context";
 import type { WorkOrderState } from "./state";
 
 /** Another car, or none for now. What was found and answered was about the car in front, or about the wrong one. */
@@ -21,7 +21,7 @@ const changeCustomerSchema = z.strictObject({
   keepAnswers: z.boolean(),
 });
 
-const rule = ruleFor<WorkOrderState, WorkOrderState>();
+const rule = ruleFor<WorkOrderState, WorkOrderState, WorkOrderContext>();
 
 export const swapRules = {
   changeVehicle: rule({
@@ -52,7 +52,7 @@ function changeVehicle(
 function changeCustomer(
   state: WorkOrderState,
   { customerId, keepAnswers }: z.output<typeof changeCustomerSchema>,
-  { taxExempt }: CommandContext,
+  { taxExempt }: WorkOrderContext,
 ): Partial<WorkOrderState> {
   if (customerId === state.customerId) return {};
   return { customerId, taxExempt, ...(keepAnswers ? {} : { jobs: state.jobs.map(asksAnew) }) };
@@ -77,6 +77,7 @@ export interface SwapStakes {
   paidCents: number;
 }
 
+/** What hangs on a work order by now; miles and cents as they stand. */
 export function swapStakes(state: WorkOrderState): SwapStakes {
   return {
     findings: state.findings.length,

@@ -1,6 +1,6 @@
 import type { SwapStakes } from "./swap";
-import { countOf } from "../wording/count";
-import { showMoney } from "../wording/money";
+import { countOf } from "../text/countOf";
+import { showMoney } from "../money/money";
 
 /** What is done with what hangs on a work order. */
 export interface SwapChoice {

@@ -9,7 +9,15 @@ const AT = "2026-11-23T17:00:00.000Z";
 const built = (commands: WorkOrderCommand[]): WorkOrderState => {
   let state: WorkOrderState | null = null;
   for (const command of commands)
-    state = applyCommand(state, command, { aggregateId: "w", commandId: "c", at: AT, actor: FULL_ACTOR, settings: SETTINGS, library: LIBRARY, taxExempt: false }); // prettier-ignore
+    state = applyCommand(state, command, {
+      aggregateId: "w",
+      commandId: "c",
+      at: AT,
+      actor: FULL_ACTOR,
+      settings: SETTINGS,
+      library: LIBRARY,
+      taxExempt: false,
+    });
   if (!state) throw new Error("nothing was built");
   return state;
 };
@@ -27,9 +35,24 @@ describe("a work order without its person", () => {
     },
     { type: "gradePoint", pointId: "oil", grade: "watch", measured: null, note: "Maren will watch it" },
     { type: "attachPhoto", pointId: "oil", photoId: "p" },
-    { type: "addJob", jobId: "j", libraryJobId: "brakes", lineIds: LIBRARY[0]?.lines.map(({ id }) => id) ?? [], concernId: null, pointId: null },
-    { type: "recordAnswers", approvalId: "a", way: "signed", name: "Maren Oyelaran", signature: [[1, 2, 3, 4]], answers: [{ jobId: "j", title: "Brakes", answer: "yes", totalCents: 0 }], totalCents: 0 },
-  ]); // prettier-ignore
+    {
+      type: "addJob",
+      jobId: "j",
+      libraryJobId: "brakes",
+      lineIds: LIBRARY[0]?.lines.map(({ id }) => id) ?? [],
+      concernId: null,
+      pointId: null,
+    },
+    {
+      type: "recordAnswers",
+      approvalId: "a",
+      way: "signed",
+      name: "Maren Oyelaran",
+      signature: [[1, 2, 3, 4]],
+      answers: [{ jobId: "j", title: "Brakes", answer: "yes", totalCents: 0 }],
+      totalCents: 0,
+    },
+  ]);
   const after = workOrderWithoutPerson(before);
 
   it("has no name, own words, notes, photos or signature left", () => {
@@ -49,8 +72,30 @@ describe("a work order without its person", () => {
 });
 
 it("a visit keeps its town and time, not the house", () => {
-  const place = { street: "18 Heron Landing", town: "Larkhaven", region: "WA", postcode: "98099", latitude: 48, longitude: -122 }; // prettier-ignore
-  const visit = { version: 2 as const, overlapAllowed: false, id: "v", workOrderIds: ["w"], mechanicId: "m", place, startsAt: AT, endsAt: AT, note: "Key under the pot", bookedAt: AT, setOffAt: null, arrivedAt: AT, leftAt: AT, cancelledAt: null }; // prettier-ignore
+  const place = {
+    street: "18 Heron Landing",
+    town: "Larkhaven",
+    region: "WA",
+    postcode: "98099",
+    latitude: 48,
+    longitude: -122,
+  };
+  const visit = {
+    version: 2 as const,
+    overlapAllowed: false,
+    id: "v",
+    workOrderIds: ["w"],
+    mechanicId: "m",
+    place,
+    startsAt: AT,
+    endsAt: AT,
+    note: "Key under the pot",
+    bookedAt: AT,
+    setOffAt: null,
+    arrivedAt: AT,
+    leftAt: AT,
+    cancelledAt: null,
+  };
   expect(visitWithoutPerson(visit)).toEqual({
     ...visit,
     note: "",

@@ -32,13 +32,27 @@ async function scan(page: Page, browser: Browser): Promise<void> {
         const read = (picture: ImageBitmap): Promise<{ text: string }[]> =>
           new Promise((resolve, reject) => {
             const id = crypto.randomUUID();
-            worker.addEventListener("message", function answered({ data }: MessageEvent<{ id: string; value: { text: string }[] }>) {
-              if (data.id !== id) return;
-              worker.removeEventListener("message", answered);
-              resolve(data.value);
-            });
+            worker.addEventListener(
+              "message",
+              function answered({ data }: MessageEvent<{ id: string; value: { text: string }[] }>) {
+                if (data.id !== id) return;
+                worker.removeEventListener("message", answered);
+                resolve(data.value);
+              },
+            );
             worker.addEventListener("error", () => reject(new Error("the worker could not be loaded")), { once: true });
-            worker.postMessage({ id, type: "APPLY", path: ["readPicture"], argumentList: [{ type: "RAW", value: picture }, { type: "RAW", value: "thorough" }] }, [picture]);
+            worker.postMessage(
+              {
+                id,
+                type: "APPLY",
+                path: ["readPicture"],
+                argumentList: [
+                  { type: "RAW", value: picture },
+                  { type: "RAW", value: "thorough" },
+                ],
+              },
+              [picture],
+            );
           });
         const found: number[] = [];
         const stood: number[] = [];
@@ -65,7 +79,7 @@ async function scan(page: Page, browser: Browser): Promise<void> {
         return { times: found, gaps: stood };
       },
       { base64: buffer.toString("base64"), count: TIMES },
-    ); // prettier-ignore
+    );
     const name = `${kind}, in 12 megapixels`;
     tell("scan", name, "ms", times);
     tell("scan", `${name}: longest the page stood still`, "ms", gaps);

@@ -1,10 +1,10 @@
 import type { Request, Response } from "express";
-import { routes, type Me } from "@mechanon/contract";
+import { PERSON_HEADER, routes, type Me } from "@mechanon/contract";
 import { askPrepared } from "../db/askPrepared";
-import { Person } from "../db/models";
-import { AppError } from "../http/errors";
+import { Person } from "./model";
+import { AppError } from "../errors/appError";
 import type { Mounting } from "../http/mount";
-import type { Deps } from "../scope";
+import type { Deps, SessionPerson } from "../scope";
 import { deviceName } from "./deviceName";
 import { verifyPassword } from "./passwords";
 import {
@@ -19,17 +19,25 @@ import {
   knownDevice,
   ownSessions,
   startSession,
-  type SessionPerson,
 } from "./sessions";
 import type { SignInTries } from "./tries";
 
-/** Gives who asks. @throws {AppError} `session/missing` for a stranger. */
+/**
+ * Gives who asks.
+ * @throws {AppError} `session/missing` for a stranger, `session/of-another` where the page is somebody else's.
+ */
 export function sessionScope({ db }: Pick<Deps, "db">): (req: Request) => Promise<SessionPerson> {
   return async (req) => {
     const token = tokenOf(req, SESSION_COOKIE);
     const person = token === null ? null : await findSession(db, token);
     if (!person)
       throw new AppError("session/missing", "You are not signed in. Sign in; what you did on this device is kept.");
+    const ofPage = req.get(PERSON_HEADER);
+    if (ofPage !== undefined && ofPage !== person.actor.id)
+      throw new AppError(
+        "session/of-another",
+        `${person.actor.name} is signed in in this browser now. Nothing was changed; what you did is kept on this device until you sign in again.`,
+      );
     return person;
   };
 }
@@ -66,6 +74,14 @@ export function accessRoutes(mounting: Mounting, { db, log }: Deps, tries: SignI
     return toMe(person);
   });
   mounting.route(routes.whoAmI, async ({ scope }) => toMe(scope));
+  mounting.route(routes.deviceKey, async ({ scope }) => {
+    const [row] = await askPrepared<{ key: string }>(
+      db,
+      "select encode(device_key, 'base64') as key from people where business_id = $1 and id = $2",
+      [scope.businessId, scope.actor.id],
+    );
+    return { key: row?.key ?? "" };
+  });
   mounting.open(routes.signOut, async ({ req, res }) => {
     const token = tokenOf(req, SESSION_COOKIE);
     if (token !== null) await endSession(db, token);

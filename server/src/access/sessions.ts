@@ -4,7 +4,7 @@ import type { Right } from "@mechanon/core";
 import type { OwnSession } from "@mechanon/contract";
 import { askPrepared } from "../db/askPrepared";
 import { ofBusiness } from "../db/ofBusiness";
-import type { Scope } from "../scope";
+import type { SessionPerson } from "../scope";
 
 export const SESSION_COOKIE = "mechanon_session";
 const DAY_MS = 24 * 60 * 60 * 1000;
@@ -33,13 +33,6 @@ export async function startSession(
     ),
   );
   return token;
-}
-
-export interface SessionPerson extends Scope {
-  sessionId: string;
-  sessionEndsAt: Date;
-  role: string;
-  isMechanic: boolean;
 }
 
 /** The person behind a token; null for a stranger or an expired session. */

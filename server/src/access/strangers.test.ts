@@ -3,7 +3,7 @@ import { connect as connectSocket } from "node:net";
 import { v7 as uuid } from "uuid";
 import type { OwnSession } from "@mechanon/contract";
 import { jpegOf } from "../testing/pictures";
-import { startTestServer, until, type Answer, type Person, type TestServer } from "../testing/testServer";
+import { startTestServer, until, type HttpAnswer, type TestPerson, type TestServer } from "../testing/testServer";
 
 let server: TestServer;
 beforeAll(async () => {
@@ -12,7 +12,7 @@ beforeAll(async () => {
 afterAll(() => server?.stop());
 beforeEach(() => server.db.query("delete from request_counts"));
 
-const tryIn = (login: string, password: string, headers: Record<string, string> = {}): Promise<Answer> =>
+const tryIn = (login: string, password: string, headers: Record<string, string> = {}): Promise<HttpAnswer> =>
   server.stranger().post("/api/session", { login, password }, headers);
 
 describe("passwords", () => {
@@ -56,8 +56,12 @@ describe("passwords", () => {
 
 describe("sessions", () => {
   it("are shown to their person, and ended by them wherever they are", async () => {
-    const phone = await server.signInAs("wren", "ledger-5", { "User-Agent": "Mozilla/5.0 (Linux; Android 14) Chrome/130.0 Safari/537.36" }); // prettier-ignore
-    const desk = await server.signInAs("wren", "ledger-5", { "User-Agent": "Mozilla/5.0 (X11; Linux x86_64; rv:131.0) Firefox/131.0" }); // prettier-ignore
+    const phone = await server.signInAs("wren", "ledger-5", {
+      "User-Agent": "Mozilla/5.0 (Linux; Android 14) Chrome/130.0 Safari/537.36",
+    });
+    const desk = await server.signInAs("wren", "ledger-5", {
+      "User-Agent": "Mozilla/5.0 (X11; Linux x86_64; rv:131.0) Firefox/131.0",
+    });
     const listed = (await desk.get<{ sessions: OwnSession[] }>("/api/sessions")).body.sessions;
     expect(listed.filter(({ isThis }) => isThis)).toMatchObject([{ device: "Firefox on Linux" }]);
     const other = listed.find(({ device }) => device === "Chrome on Android");
@@ -110,9 +114,13 @@ describe("sessions", () => {
     await odile.send("POST", `/api/photos/${id}`, new Uint8Array(jpegOf()), { "Content-Type": "image/jpeg" });
     const photo = await odile.get(`/api/photos/${id}`);
     expect(photo.headers.get("cache-control")).toBe("private, no-cache");
-    const again = await odile.send("GET", `/api/photos/${id}`, undefined, { "If-None-Match": photo.headers.get("etag") ?? "" }); // prettier-ignore
+    const again = await odile.send("GET", `/api/photos/${id}`, undefined, {
+      "If-None-Match": photo.headers.get("etag") ?? "",
+    });
     expect(again.status).toBe(304);
-    const stranger = await server.stranger().send("GET", `/api/photos/${id}`, undefined, { "If-None-Match": photo.headers.get("etag") ?? "" }); // prettier-ignore
+    const stranger = await server
+      .stranger()
+      .send("GET", `/api/photos/${id}`, undefined, { "If-None-Match": photo.headers.get("etag") ?? "" });
     expect(stranger.status).toBe(401);
   });
 });
@@ -144,7 +152,9 @@ describe("bodies", () => {
       (statuses) => statuses.some((status) => status === 503),
     );
     expect((await odile.get("/api/open-work")).status).toBe(200);
-    const small = await odile.post(`/api/work-orders/${uuid()}/commands`, { commands: [{ id: uuid(), at: new Date().toISOString(), command: { type: "recordOdometer", miles: 1 } }] }); // prettier-ignore
+    const small = await odile.post(`/api/work-orders/${uuid()}/commands`, {
+      commands: [{ id: uuid(), at: new Date().toISOString(), command: { type: "recordOdometer", miles: 1 } }],
+    });
     expect(small.status).toBe(200);
     held.forEach(({ end }) => end());
     const jpeg = new Uint8Array(jpegOf());
@@ -157,8 +167,9 @@ describe("bodies", () => {
 });
 
 describe("another site", () => {
-  const from = (headers: Record<string, string>): Promise<Answer> => odile.send("POST", `/api/photos/${uuid()}`, new Uint8Array(jpegOf()), { "Content-Type": "image/jpeg", ...headers }); // prettier-ignore
-  let odile: Person;
+  const from = (headers: Record<string, string>): Promise<HttpAnswer> =>
+    odile.send("POST", `/api/photos/${uuid()}`, new Uint8Array(jpegOf()), { "Content-Type": "image/jpeg", ...headers });
+  let odile: TestPerson;
   beforeAll(async () => {
     odile = await server.signIn();
   });
@@ -182,7 +193,9 @@ describe("another site", () => {
 it("is told by the page what may run on it, and that nobody may frame it", async () => {
   const { headers } = await server.stranger().get("/api/health");
   const policy = headers.get("content-security-policy") ?? "";
-  const directives = new Map(policy.split(";").map((each) => [each.trim().split(" ")[0], each.trim().split(" ").slice(1)]));
+  const directives = new Map(
+    policy.split(";").map((each) => [each.trim().split(" ")[0], each.trim().split(" ").slice(1)]),
+  );
   expect(directives.get("frame-ancestors")).toEqual(["'none'"]);
   expect(directives.get("script-src")).toEqual(["'self'", "'wasm-unsafe-eval'"]);
   expect(directives.get("script-src-attr")).toEqual(["'none'"]);
@@ -191,17 +204,20 @@ it("is told by the page what may run on it, and that nobody may frame it", async
   expect(directives.get("font-src")).toEqual(["'self'"]);
   expect(headers.get("x-content-type-options")).toBe("nosniff");
   expect(headers.get("referrer-policy")).toBe("no-referrer");
-}); // prettier-ignore
+});
 
 /** The answer's status to a request whose headers alone were sent. */
 function statusBeforeBody(method: string, path: string, type: string, bytes: number, cookie = ""): Promise<number> {
   return new Promise((resolve, reject) => {
     const { hostname, port } = new URL(server.running.url);
-    const asked = request({ hostname, port, path, method, headers: { "Content-Type": type, "Content-Length": bytes, Cookie: cookie } }, (answer) => {
-      answer.resume();
-      resolve(answer.statusCode ?? 0);
-      asked.destroy();
-    }); // prettier-ignore
+    const asked = request(
+      { hostname, port, path, method, headers: { "Content-Type": type, "Content-Length": bytes, Cookie: cookie } },
+      (answer) => {
+        answer.resume();
+        resolve(answer.statusCode ?? 0);
+        asked.destroy();
+      },
+    );
     asked.once("error", reject);
     asked.flushHeaders();
   });
@@ -212,14 +228,16 @@ function holdOpen(
   path: string,
   type: string,
   bytes: number,
-  { cookie }: Person,
+  { cookie }: TestPerson,
 ): { status: () => number | null; end: () => void } {
   const { hostname, port } = new URL(server.running.url);
   const socket = connectSocket(Number(port), hostname);
   let heard = "";
   socket.on("data", (data) => (heard += data.toString("latin1")));
   socket.on("error", () => undefined);
-  socket.write(`POST ${path} HTTP/1.1\r\nHost: ${hostname}:${port}\r\nContent-Type: ${type}\r\nContent-Length: ${bytes}\r\nCookie: ${cookie}\r\n\r\n0123456789`); // prettier-ignore
+  socket.write(
+    `POST ${path} HTTP/1.1\r\nHost: ${hostname}:${port}\r\nContent-Type: ${type}\r\nContent-Length: ${bytes}\r\nCookie: ${cookie}\r\n\r\n0123456789`,
+  );
   return {
     status: () => Number(/^HTTP\/1.1 (\d+)/.exec(heard)?.[1] ?? "") || null,
     end: () => socket.destroy(),

@@ -2,7 +2,7 @@ import { bulkhead, BulkheadRejectedError, type BulkheadPolicy } from "cockatiel"
 import { LRUCache } from "lru-cache";
 import { RateLimiterRes, type RateLimiterPostgres } from "rate-limiter-flexible";
 import type { Sequelize } from "sequelize";
-import { AppError } from "../http/errors";
+import { AppError } from "../errors/appError";
 import { countedInDatabase } from "../http/rates";
 
 const TRIES = 8;

@@ -7,7 +7,14 @@ import type { Customer, DayVisit, WorkOrderView } from "@mechanon/contract";
 import { connect } from "../db/connect";
 import { migrate } from "../db/migrate";
 import { rebuildLedger } from "../ledger/rebuildLedger";
-import { openOrders, sendCommand, startTestServer, until, type Person, type TestServer } from "../testing/testServer";
+import {
+  openOrders,
+  sendCommand,
+  startTestServer,
+  until,
+  type TestPerson,
+  type TestServer,
+} from "../testing/testServer";
 import { dropDatabase, makeDatabase, urlsOf } from "../testing/databases";
 
 /** A database as the commit before this storage left it: the demo, and money, orders and photos on top. */
@@ -19,7 +26,7 @@ const LOST_ORDER = "01900000-0000-7000-8000-00000000ad0e";
 
 let server: TestServer;
 let client: pg.Client;
-let odile: Person;
+let odile: TestPerson;
 let name: string;
 let before: Record<string, number>;
 let places: string[];
@@ -43,12 +50,16 @@ beforeAll(async () => {
   client = new pg.Client({ connectionString: urls.DATABASE_OWNER_URL });
   await client.connect();
   // What only psql understands is left out.
-  const sql = gunzipSync(readFileSync(SAMPLE)).toString("utf8").replace(/^\\.*$/gm, "");
+  const sql = gunzipSync(readFileSync(SAMPLE))
+    .toString("utf8")
+    .replace(/^\\.*$/gm, "");
   await client.query(sql);
   await client.query("set search_path to public");
   before = {
     commands: await count("commands"),
-    settled: await count("(select id from part_orders where status <> 'asked' union all select id from card_charges where status <> 'asked') kept"),
+    settled: await count(
+      "(select id from part_orders where status <> 'asked' union all select id from card_charges where status <> 'asked') kept",
+    ),
     customers: await count("customers"),
   };
   places = await placesOf();
@@ -56,10 +67,11 @@ beforeAll(async () => {
   await migrate(db, urls.DATABASE_OWNER_URL);
   await db.close();
   placesAfter = await placesOf();
-  states = (await client.query<{ id: string; state: Record<string, unknown[]> }>("select id, state from work_orders")).rows;
+  states = (await client.query<{ id: string; state: Record<string, unknown[]> }>("select id, state from work_orders"))
+    .rows;
   server = await startTestServer({ ...urls, SETTLE_AFTER_MS: "60000" });
   odile = await server.signIn();
-}); // prettier-ignore
+});
 afterAll(async () => {
   await client?.end();
   await server?.stop();
@@ -95,7 +107,7 @@ it("answers a retry of an old command as it was answered, before and after its h
       await sendCommand(odile, open, { type: "recordOdometer", miles: 98765 }, APPLIED),
       await sendCommand(odile, open, { type: "recordOdometer", miles: 1 }, APPLIED),
       await sendCommand(odile, open, { type: "recordOdometer", miles: 1 }, REFUSED),
-    ]; // prettier-ignore
+    ];
     return sent.map(({ body }) => body.outcomes[0]);
   };
   const expected = [
@@ -135,7 +147,10 @@ it("has brought everything forward behind the server, and lost nothing of it", a
 });
 
 it("goes on asking about the charge and the order whose answers were lost", async () => {
-  const asked = await client.query<{ id: string; key: string }>("select id, key from external_requests where id = any($1)", [[LOST_CHARGE, LOST_ORDER]]); // prettier-ignore
+  const asked = await client.query<{ id: string; key: string }>(
+    "select id, key from external_requests where id = any($1)",
+    [[LOST_CHARGE, LOST_ORDER]],
+  );
   expect(asked.rows).toHaveLength(2);
   // By what the other side knows them: their ids alone, as they were sent.
   expect(asked.rows.map(({ id, key }) => key === id)).toEqual([true, true]);

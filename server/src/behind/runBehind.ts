@@ -1,7 +1,7 @@
 import type { JobHelpers } from "graphile-worker";
 import type { Logger } from "pino";
-import { movePhotos } from "../photos/movePhotos";
-import type { PhotoStore } from "../photos/store/photoStore";
+import { movePhotos } from "./movePhotos";
+import type { PhotoStore } from "../photoStore/photoStore";
 import { fillLedger } from "./fillLedger";
 import { addConstraints, makeIndexes } from "./indexes";
 import { fillVisitTimes, moveHistory, moveRequests } from "./moves";

@@ -1,11 +1,11 @@
 import { QueryTypes } from "sequelize";
 import { Client } from "pg";
 import { workOrderState } from "@mechanon/core";
-import type { CustomerSheet, Found } from "@mechanon/contract";
+import type { CustomerSheetView, Found } from "@mechanon/contract";
 import { ofBusiness } from "../db/ofBusiness";
 import { startTestServer, type TestServer } from "../testing/testServer";
 import { generatePeople, generateWork, odilesIds } from "./generate";
-import { Chance, madeUpNames } from "./madeUp";
+import { Chance, madeUpNames } from "../testing/madeUp";
 
 let server: TestServer;
 beforeAll(async () => {
@@ -54,10 +54,13 @@ it("made-up people and work are like real ones: found, opened, in the shape of e
   for (const { id, name, cars } of people.slice(0, 10)) {
     const { body } = await person.get<Found>(`/api/search?q=${cars[0]?.vin ?? ""}`);
     expect(body.customers[0]?.customer).toMatchObject({ id, name });
-    const { body: sheet } = await person.get<CustomerSheet>(`/api/customers/${id}`);
+    const { body: sheet } = await person.get<CustomerSheetView>(`/api/customers/${id}`);
     expect(sheet.vehicles.map(({ plate }) => plate).sort()).toEqual(cars.map(({ plate }) => plate).sort());
     expect(sheet.pastWorkCount + sheet.openWork.length).toBeGreaterThan(0);
   }
-  const later = await server.db.query<{ count: number }>("select count(*)::int as count from work_orders where later_count > 0", { type: QueryTypes.SELECT }); // prettier-ignore
+  const later = await server.db.query<{ count: number }>(
+    "select count(*)::int as count from work_orders where later_count > 0",
+    { type: QueryTypes.SELECT },
+  );
   expect(later[0]?.count).toBeGreaterThanOrEqual(20);
 });

@@ -14,7 +14,7 @@ import { QueryTypes, type Sequelize } from "sequelize";
 import { v7 as uuid } from "uuid";
 import { insertCustomers } from "../customers/insertCustomers";
 import { indexCustomers } from "../search/indexCustomers";
-import { Chance, madeUpNames, madeUpStreets } from "./madeUp";
+import { Chance, madeUpNames, madeUpStreets } from "../testing/madeUp";
 
 export interface MadeUpCustomer {
   id: string;
@@ -110,9 +110,13 @@ class PeopleMaker {
     const [first, last] = [chance.pickCommon(this.firstNames), chance.pickCommon(this.lastNames)];
     const name = isBusiness ? `${last} ${chance.pick(TRADES)}` : `${first} ${last}`;
     const place = {
-      street: `${1 + chance.below(400)} ${chance.pick(this.streets)}`, town: "Larkhaven", region: "WA", postcode: "98099",
-      latitude: null, longitude: null,
-    }; // prettier-ignore
+      street: `${1 + chance.below(400)} ${chance.pick(this.streets)}`,
+      town: "Larkhaven",
+      region: "WA",
+      postcode: "98099",
+      latitude: null,
+      longitude: null,
+    };
     const contact = `${chance.pickCommon(this.firstNames)} ${chance.pickCommon(this.lastNames)}`;
     return {
       id: uuid(),
@@ -121,15 +125,27 @@ class PeopleMaker {
       details: {
         ...noDetails(),
         phones: [{ number: this.phone(index), extension: null, label: "Mobile" }],
-        emails: chance.next() < 0.7 ? [{ address: `${first}.${last}${index}@example.com`.toLowerCase(), label: "" }] : [],
+        emails:
+          chance.next() < 0.7 ? [{ address: `${first}.${last}${index}@example.com`.toLowerCase(), label: "" }] : [],
         serviceAddresses: [{ id: uuid(), label: "Home", place, access: noAccessNotes() }],
         contacts:
           isBusiness || chance.next() < 0.2
-            ? [{ id: uuid(), name: contact, role: isBusiness ? "Driver" : "Spouse", phone: null, email: null, approvalLimitCents: 0, mayPay: false, mayHandOverKeys: true }]
+            ? [
+                {
+                  id: uuid(),
+                  name: contact,
+                  role: isBusiness ? "Driver" : "Spouse",
+                  phone: null,
+                  email: null,
+                  approvalLimitCents: 0,
+                  mayPay: false,
+                  mayHandOverKeys: true,
+                },
+              ]
             : [],
       },
       cars: this.cars(index),
-    }; // prettier-ignore
+    };
   }
 
   /** Each number once; one in fifty of another country. */
@@ -147,17 +163,21 @@ class PeopleMaker {
     return Array.from({ length: count }, (_, at) => {
       const make = chance.pick(Object.keys(MAKES));
       const number = index * 2 + at;
-      const letters = [0, 1, 2].map((place) => String.fromCharCode(65 + (Math.floor(number / 10_000 / 26 ** place) % 26)));
+      const letters = [0, 1, 2].map((place) =>
+        String.fromCharCode(65 + (Math.floor(number / 10_000 / 26 ** place) % 26)),
+      );
       return {
         id: uuid(),
-        vin: Array.from({ length: 11 }, () => VIN_SIGNS[chance.below(VIN_SIGNS.length)]).join("") + String(100_000 + chance.below(900_000)),
+        vin:
+          Array.from({ length: 11 }, () => VIN_SIGNS[chance.below(VIN_SIGNS.length)]).join("") +
+          String(100_000 + chance.below(900_000)),
         // The fleets' further plates stay apart from everybody's.
         plate: at < 2 ? `${letters.join("")}${String(number % 10_000).padStart(4, "0")}` : `F${index}X${at}`,
         year: 1998 + chance.below(26),
         make,
         model: chance.pick(MAKES[make] ?? []),
       };
-    }); // prettier-ignore
+    });
   }
 }
 
@@ -177,7 +197,12 @@ async function insertBatch(db: Sequelize, businessId: string, batch: MadeUpCusto
   }));
   await db.transaction(async (transaction) => {
     await insertCustomers(db, businessId, customers, transaction);
-    await indexCustomers(db, businessId, customers.map(({ id }) => id), transaction); // prettier-ignore
+    await indexCustomers(
+      db,
+      businessId,
+      customers.map(({ id }) => id),
+      transaction,
+    );
   });
 }
 
@@ -189,9 +214,17 @@ function templates(): string[] {
   const build = (commands: WorkOrderCommand[]): WorkOrderState =>
     commands.reduce<WorkOrderState | null>(
       (state, command) =>
-        applyCommand(state, command, { aggregateId: "<order>", commandId: uuid(), at, actor, settings: SETTINGS, library: LIBRARY, taxExempt: false }),
+        applyCommand(state, command, {
+          aggregateId: "<order>",
+          commandId: uuid(),
+          at,
+          actor,
+          settings: SETTINGS,
+          library: LIBRARY,
+          taxExempt: false,
+        }),
       null,
-    ) as WorkOrderState; // prettier-ignore
+    ) as WorkOrderState;
   const add = (jobId: string, libraryJobId: string): WorkOrderCommand => ({
     type: "addJob",
     jobId,
@@ -201,11 +234,22 @@ function templates(): string[] {
     pointId: null,
   });
   const open: WorkOrderCommand[] = [
-    { type: "openWorkOrder", customerId: "<customer>", vehicleId: "<vehicle>", concerns: [{ id: uuid(), text: "Oil change is due", kind: "wish", phraseId: "oil-due" }] },
+    {
+      type: "openWorkOrder",
+      customerId: "<customer>",
+      vehicleId: "<vehicle>",
+      concerns: [{ id: uuid(), text: "Oil change is due", kind: "wish", phraseId: "oil-due" }],
+    },
     { type: "recordOdometer", miles: 88_102 },
-    ...SETTINGS.inspection.map(({ id }): WorkOrderCommand => ({ type: "gradePoint", pointId: id, grade: "sound", measured: null, note: "" })),
+    ...SETTINGS.inspection.map(({ id }): WorkOrderCommand => ({
+      type: "gradePoint",
+      pointId: id,
+      grade: "sound",
+      measured: null,
+      note: "",
+    })),
     add(oil, "oil-service"),
-  ]; // prettier-ignore
+  ];
   const answered = (answers: [string, "yes" | "later"][]): WorkOrderCommand => ({
     type: "recordAnswers",
     approvalId: uuid(),
@@ -221,9 +265,17 @@ function templates(): string[] {
   ];
   return [
     build([...open, answered([[oil, "yes"]]), ...done]),
-    build([...open, add(wipers, "wipers"), answered([[oil, "yes"], [wipers, "later"]]), ...done]),
+    build([
+      ...open,
+      add(wipers, "wipers"),
+      answered([
+        [oil, "yes"],
+        [wipers, "later"],
+      ]),
+      ...done,
+    ]),
     build(open),
-  ].map((state) => JSON.stringify(state)); // prettier-ignore
+  ].map((state) => JSON.stringify(state));
 }
 
 /** The demo's owner, whom made-up work belongs to. @param owner - the database as its owner sees it. */

@@ -8,7 +8,7 @@ import { ofBusiness } from "../db/ofBusiness";
 import { start, type Running } from "../start";
 import { urlsOf } from "../testing/databases";
 import { generatePeople, generateWork, odilesIds, type MadeUpCustomer } from "./generate";
-import { Chance, madeUpNames } from "./madeUp";
+import { Chance, madeUpNames } from "../testing/madeUp";
 import { readTicks, stolenPercent } from "./stolen";
 
 /** Times the search and the customer sheet on made-up data of two sizes. Needs PG_ADMIN_URL; prints a JSON line per figure. */
@@ -119,19 +119,29 @@ async function benchImport(bench: Bench, size: number): Promise<void> {
       `${chance.pickCommon(first)} ${chance.pickCommon(last)}`,
       // Every tenth is kept already.
       index % 10 === 0 ? digits(chance.pick(bench.people)) : `+1907${2_000_000 + index * 13}`,
-      `${index} ${chance.pick(last)} Road`, "Larkhaven", "WA", "98099",
-      `X${String(index).padStart(6, "0")}`, "2014", "Honda", "Fit",
+      `${index} ${chance.pick(last)} Road`,
+      "Larkhaven",
+      "WA",
+      "98099",
+      `X${String(index).padStart(6, "0")}`,
+      "2014",
+      "Honda",
+      "Fit",
     ].join(","),
-  ); // prettier-ignore
+  );
   const csv = ["Name,Phone,Street,Town,State,Postcode,Plate,Year,Make,Model", ...lines].join("\n");
   const id = uuid();
   const during: number[] = [];
   const steps: [string, () => Promise<unknown>][] = [
     ["read", () => post(bench, `/api/imports/${id}?name=bench.csv`, csv)],
-    ["try", async () => post(bench, `/api/imports/${id}/check`, { mapping: (await importAt(bench, id)).mapping, doubles: "fill" })],
+    [
+      "try",
+      async () =>
+        post(bench, `/api/imports/${id}/check`, { mapping: (await importAt(bench, id)).mapping, doubles: "fill" }),
+    ],
     ["bring in", () => post(bench, `/api/imports/${id}/run`, { rows: "all" })],
     ["take out again", () => post(bench, `/api/imports/${id}/undo`, {})],
-  ]; // prettier-ignore
+  ];
   for (const [name, begin] of steps) {
     const started = performance.now();
     await begin();
@@ -140,7 +150,13 @@ async function benchImport(bench: Bench, size: number): Promise<void> {
       await new Promise((resolve) => setTimeout(resolve, 100));
     }
     const { status } = await importAt(bench, id);
-    print({ figure: `import of ${IMPORT_ROWS} rows, ${name}`, unit: "s", size, status, median: round((performance.now() - started) / 1000) }); // prettier-ignore
+    print({
+      figure: `import of ${IMPORT_ROWS} rows, ${name}`,
+      unit: "s",
+      size,
+      status,
+      median: round((performance.now() - started) / 1000),
+    });
   }
   tell("search by name while an import runs", size, during, 1);
 }

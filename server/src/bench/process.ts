@@ -4,7 +4,7 @@ import { join } from "node:path";
 const ROOT = join(__dirname, "..", "..", "..");
 
 /** A program of ours in a process of its own, so that whoever asks it does not take its time. */
-export interface Running {
+export interface ServerProcess {
   url: string;
   /** From its start until it listened. */
   startMs: number;
@@ -14,7 +14,7 @@ export interface Running {
 }
 
 /** Starts a script and waits until it says its address. @param root - another checkout's folder, for older code. */
-export async function startProcess(script: string, env: Record<string, string>, root = ROOT): Promise<Running> {
+export async function startProcess(script: string, env: Record<string, string>, root = ROOT): Promise<ServerProcess> {
   const from = performance.now();
   const child = spawn(process.execPath, ["--import", "tsx", join(root, script)], {
     cwd: root,

@@ -7,11 +7,11 @@ import autocannon from "autocannon";
 import pg from "pg";
 import { v7 as uuid } from "uuid";
 import { connect } from "../db/connect";
-import { defineModels } from "../db/models";
+import { defineModels } from "../models";
 import { ofBusiness } from "../db/ofBusiness";
 import { dropDatabase, makeDatabase, urlsOf } from "../testing/databases";
 import { generatePeople, generateWork } from "./generate";
-import { startProcess, type Running } from "./process";
+import { startProcess, type ServerProcess } from "./process";
 import { readTicks, stolenPercent } from "./stolen";
 
 /**
@@ -153,7 +153,7 @@ class Served {
   private order = "";
 
   private constructor(
-    private readonly running: Running,
+    private readonly running: ServerProcess,
     private readonly name: string,
     /** As its owner sees it. */
     readonly databaseUrl: string,

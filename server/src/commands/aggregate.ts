@@ -2,7 +2,7 @@ import type { CommandContext } from "@mechanon/core";
 import type { CommandOutcome } from "@mechanon/contract";
 import type { Transaction } from "sequelize";
 import type { Deps, Scope } from "../scope";
-import type { RuleVersions } from "../settings/rulesCache";
+import type { RuleVersions } from "../rules/rulesCache";
 
 /** What commands are sent to. */
 export type AggregateKind = "workOrder" | "visit";
@@ -52,8 +52,12 @@ export interface CommandRecord {
   at: string;
 }
 
-/** What differs between work orders and visits; the pipeline does the rest. */
-export interface Aggregate<State, Command extends { type: string }> {
+/**
+ * What differs between work orders and visits; the pipeline does the rest.
+ *
+ * @typeParam More - what its commands are applied with, beyond what every command is.
+ */
+export interface Aggregate<State, Command extends { type: string }, More extends object> {
   kind: AggregateKind;
   /** The stored state as it is written now. */
   upgrade(stored: Readonly<Record<string, unknown>>): State;
@@ -61,11 +65,8 @@ export interface Aggregate<State, Command extends { type: string }> {
    * Loads what a command needs. @returns the command for whoever it names by now, and what it is applied with.
    * @throws {Refusal} when what it names is not there.
    */
-  prepare(
-    run: Run,
-    command: Command,
-  ): Promise<{ command: Command; context: Pick<CommandContext, "settings" | "library" | "taxExempt"> }>;
-  apply(state: State | null, command: Command, context: CommandContext): State;
+  prepare(run: Run, command: Command): Promise<{ command: Command; context: More }>;
+  apply(state: State | null, command: Command, context: CommandContext & More): State;
   /** What only the server can see. @throws {Refusal} when it stands against the command. */
   check(run: Run, after: State, command: Command): Promise<void>;
   /** Marks among `after` that a command left. */

@@ -1,18 +1,18 @@
 import pg from "pg";
 import { QueryTypes } from "sequelize";
 import { v7 as uuid } from "uuid";
-import type { BusinessView, OpenWork, WorkOrderView } from "@mechanon/contract";
+import type { BusinessView, OpenWorkView, WorkOrderView } from "@mechanon/contract";
 import {
   findOrder,
   startTestServer,
-  type Answer,
+  type HttpAnswer,
   type Outcomes,
-  type Person,
+  type TestPerson,
   type TestServer,
 } from "../testing/testServer";
 
 let server: TestServer;
-let odile: Person;
+let odile: TestPerson;
 let orderId: string;
 let mechanicId: string;
 
@@ -26,7 +26,7 @@ beforeAll(async () => {
 afterAll(() => server?.stop());
 
 const sent = (command: object, id: string = uuid(), at = new Date().toISOString()): object => ({ id, at, command });
-const send = (commands: object[], to = orderId): Promise<Answer<Outcomes>> =>
+const send = (commands: object[], to = orderId): Promise<HttpAnswer<Outcomes>> =>
   odile.post<Outcomes>(`/api/work-orders/${to}/commands`, { commands });
 const odometer = (miles: number): object => ({ type: "recordOdometer", miles });
 const note = (text: string): object => ({
@@ -47,7 +47,7 @@ const book = (over: object = {}): object => ({
   allowOverlap: false,
   ...over,
 });
-const sendVisit = (id: string, command: object): Promise<Answer<Outcomes>> =>
+const sendVisit = (id: string, command: object): Promise<HttpAnswer<Outcomes>> =>
   odile.post<Outcomes>(`/api/visits/${id}/commands`, { commands: [sent(command)] });
 
 describe("a batch", () => {
@@ -129,7 +129,7 @@ it("opens a work order before it is known whose it is and for which car, and tak
   const open = await odile.get<{ customer: null; vehicle: null }>(`/api/work-orders/${id}`);
   expect(open.body).toMatchObject({ customer: null, vehicle: null });
   expect((await odile.get<{ customerName: string }>(`/api/work-orders/${id}/receipt`)).body.customerName).toBe("");
-  const [listed] = (await odile.get<OpenWork>("/api/open-work?waitsFor=time")).body.groups;
+  const [listed] = (await odile.get<OpenWorkView>("/api/open-work?waitsFor=time")).body.groups;
   expect(listed?.workOrders.find((order) => order.id === id)).toMatchObject({
     customerId: null,
     customerName: "No customer yet",
@@ -146,6 +146,7 @@ describe("one mechanic, one hour", () => {
       const answers = await Promise.all(
         Array.from({ length: 4 }, () => sendVisit(uuid(), book({ startsAt: at(18), endsAt: at(19) }))),
       );
+      expect(answers.map(({ status }) => status)).toEqual([200, 200, 200, 200]);
       const outcomes = answers.map(({ body }) => body.outcomes[0]);
       expect(outcomes.map((outcome) => outcome?.refusal ?? outcome?.outcome).sort()).toEqual([
         "applied",
@@ -217,13 +218,27 @@ it.each<[string, () => object, string]>([
 const countedVisit = uuid();
 
 /** What was asked of the database meanwhile, the queue's own questions left out. */
-async function statementsOf(act: () => Promise<Answer<Outcomes>>): Promise<string[]> {
+async function statementsOf(act: () => Promise<HttpAnswer<Outcomes>>): Promise<string[]> {
   const spied = jest.spyOn(pg.Client.prototype as { query: (...asked: unknown[]) => unknown }, "query");
   const { body } = await act();
-  const asked = spied.mock.calls.map(([statement]) => textOf(statement)).filter((text) => !isQueues(text));
+  const asked = requestsOwn(spied.mock.calls.map(([statement], n) => [spied.mock.contexts[n], textOf(statement)]));
   spied.mockRestore();
   expect(body.outcomes).toMatchObject([{ outcome: "applied" }]);
   return asked;
+}
+
+/** Leaves out what the queue's workers asked meanwhile on connections of their own, their begin and commit with it. */
+function requestsOwn(asked: [connection: unknown, text: string][]): string[] {
+  const running = new Map<unknown, string[]>();
+  const transactions: string[][] = [];
+  for (const [connection, text] of asked) {
+    const transaction = running.get(connection) ?? [];
+    if (transaction.length === 0) transactions.push(transaction);
+    transaction.push(text);
+    if (/^commit/i.test(text)) running.delete(connection);
+    else running.set(connection, transaction);
+  }
+  return transactions.filter((texts) => !texts.some(isQueues)).flat();
 }
 const isQueues = (text: string): boolean =>
   !text.includes("insert into messages") &&

@@ -1,3 +1,4 @@
+import { setTimeout } from "node:timers/promises";
 import { isDeepStrictEqual } from "node:util";
 import { Refusal, isRefusalCode, type RefusalCode } from "@mechanon/core";
 import type { CommandOutcome } from "@mechanon/contract";
@@ -12,7 +13,9 @@ const MOST_AHEAD_MS = 5 * 60_000;
 /** No device keeps a command for longer; what says it is older is of a clock that is wrong. */
 const MOST_BEHIND_MS = 366 * 24 * 60 * 60_000;
 /** How often a transaction that another one stood in the way of is tried. */
-const MOST_TRIES = 4;
+const MOST_TRIES = 6;
+/** Those who stood in each other's way do not begin again in the same moment. */
+const MOST_APART_MS = 30;
 
 /** What became of commands, and of what they were sent to. */
 export interface Ran<State> {
@@ -35,10 +38,10 @@ export interface Ran<State> {
  *
  * @param within - what else is to be done in the same transaction, or not at all; what it throws undoes all.
  */
-export async function runCommands<State, Command extends { type: string }>(
+export async function runCommands<State, Command extends { type: string }, More extends object>(
   deps: CommandDeps,
   scope: Scope,
-  aggregate: Aggregate<State, Command>,
+  aggregate: Aggregate<State, Command, More>,
   id: string,
   sent: readonly SentCommand<Command>[],
   within: (transaction: Transaction, outcomes: readonly CommandOutcome[]) => Promise<void> = async () => undefined,
@@ -55,12 +58,13 @@ export async function runCommands<State, Command extends { type: string }>(
     } catch (error) {
       if (cannotBeStored(error)) return attempt(true);
       if (!stoodInTheWay(error) || tries === MOST_TRIES) throw error;
+      await setTimeout(Math.random() * MOST_APART_MS * tries);
     }
   }
 }
 
 /** The commands of one transaction. */
-class Batch<State, Command extends { type: string }> {
+class Batch<State, Command extends { type: string }, More extends object> {
   private state: State | null = null;
   private revision = 0;
   private number = 0;
@@ -70,7 +74,7 @@ class Batch<State, Command extends { type: string }> {
   constructor(
     private readonly deps: CommandDeps,
     private readonly scope: Scope,
-    private readonly aggregate: Aggregate<State, Command>,
+    private readonly aggregate: Aggregate<State, Command, More>,
     private readonly id: string,
     private readonly transaction: Transaction,
   ) {}

@@ -1,5 +1,5 @@
 import { readPhone } from "@mechanon/core";
-import { AppError } from "../http/errors";
+import { AppError } from "../errors/appError";
 import { OutsideError } from "../outside/http";
 import type { Outside } from "../outside/outside";
 import type { DirectoryEntry } from "../outside/phoneDirectory/port";

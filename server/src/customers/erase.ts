@@ -1,17 +1,11 @@
 import { ERASED, noDetails, visitWithoutPerson, workOrderWithoutPerson } from "@mechanon/core";
 import { Op, type Sequelize, type Transaction } from "sequelize";
-import {
-  CustomerMerge,
-  CustomerRow,
-  Message,
-  VehicleMove,
-  VehiclePersonRow,
-  VehicleRow,
-  VisitRow,
-  VisitWorkOrder,
-  WorkOrderRow,
-} from "../db/models";
-import { AppError } from "../http/errors";
+import { CustomerMerge, CustomerRow } from "./model";
+import { Message } from "../messages/model";
+import { VehicleMove, VehiclePersonRow, VehicleRow } from "../vehicles/model";
+import { VisitRow, VisitWorkOrder } from "../visits/model";
+import { WorkOrderRow } from "../workOrders/model";
+import { AppError } from "../errors/appError";
 import { forgetPhotos } from "../photos/photos";
 import type { Scope } from "../scope";
 import { indexCustomers } from "../search/indexCustomers";

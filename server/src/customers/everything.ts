@@ -1,5 +1,8 @@
 import { redactWorkOrder } from "@mechanon/core";
-import { CustomerMerge, Message, VehiclePersonRow, VehicleRow, WorkOrderRow } from "../db/models";
+import { CustomerMerge } from "./model";
+import { Message } from "../messages/model";
+import { VehiclePersonRow, VehicleRow } from "../vehicles/model";
+import { WorkOrderRow } from "../workOrders/model";
 import { findPhotos } from "../photos/photos";
 import type { Deps, Scope } from "../scope";
 import { toVehicle } from "../vehicles/toVehicle";

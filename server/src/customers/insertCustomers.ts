@@ -14,7 +14,7 @@ export interface NewVehicle {
   color: string | null;
   unitNumber: string | null;
 }
-export interface NewCustomer {
+export interface CustomerToInsert {
   id: string;
   kind: CustomerKind;
   name: string;
@@ -26,7 +26,7 @@ export interface NewCustomer {
 export async function insertCustomers(
   db: Sequelize,
   businessId: string,
-  customers: readonly NewCustomer[],
+  customers: readonly CustomerToInsert[],
   transaction: Transaction,
 ): Promise<void> {
   await db.query(

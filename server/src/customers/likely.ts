@@ -1,7 +1,8 @@
 import { LIKENESSES, likenesses, showVehicle, streetKey, wordsOf, type Compared, type Likeness } from "@mechanon/core";
 import type { LikelySame } from "@mechanon/contract";
 import { Op, QueryTypes, type Sequelize, type Transaction } from "sequelize";
-import { CustomerRow, VehicleRow } from "../db/models";
+import { CustomerRow } from "./model";
+import { VehicleRow } from "../vehicles/model";
 import type { Scope } from "../scope";
 import { toCustomer } from "./toCustomer";
 
@@ -17,7 +18,15 @@ export async function likelyCustomers(
   typed: Typed,
   transaction?: Transaction,
 ): Promise<LikelySame[]> {
-  const draft: Compared = { name: "", phones: [], emails: [], contacts: [], serviceAddresses: [], billingAddress: null, ...typed }; // prettier-ignore
+  const draft: Compared = {
+    name: "",
+    phones: [],
+    emails: [],
+    contacts: [],
+    serviceAddresses: [],
+    billingAddress: null,
+    ...typed,
+  };
   const ids = (await candidates(db, businessId, draft, transaction)).filter((id) => id !== typed.id);
   const rows = await CustomerRow.findAll({ where: { businessId, id: ids, erasedAt: null }, transaction });
   const alike = rows

@@ -2,9 +2,11 @@ import { mergedDetails } from "@mechanon/core";
 import { DateTime } from "luxon";
 import { v7 as uuid } from "uuid";
 import type { Sequelize, Transaction } from "sequelize";
-import { CustomerMerge, CustomerRow, VehicleRow, WorkOrderRow } from "../db/models";
+import { CustomerMerge, CustomerRow } from "./model";
+import { VehicleRow } from "../vehicles/model";
+import { WorkOrderRow } from "../workOrders/model";
 import { notifyChange } from "../events/notify";
-import { AppError } from "../http/errors";
+import { AppError } from "../errors/appError";
 import type { Scope } from "../scope";
 import { indexCustomers } from "../search/indexCustomers";
 import { mergeDrives, partDrives } from "./mergeDrives";
@@ -49,11 +51,20 @@ export async function mergeCustomers(
   const id = uuid();
   await CustomerMerge.create(
     {
-      businessId, id, keptId, mergedId, mergedBy: actor.id, mergedAt, vehicleIds, workOrderIds,
-      keptBefore: { kind, name, details }, keptVersion: version + 1, drivesBefore,
+      businessId,
+      id,
+      keptId,
+      mergedId,
+      mergedBy: actor.id,
+      mergedAt,
+      vehicleIds,
+      workOrderIds,
+      keptBefore: { kind, name, details },
+      keptVersion: version + 1,
+      drivesBefore,
     },
     { transaction },
-  ); // prettier-ignore
+  );
   await indexCustomers(db, businessId, [keptId, mergedId], transaction);
   return { mergeId: id, undoUntil: undoUntil(mergedAt).toISOString() };
 }

@@ -1,5 +1,6 @@
 import { Op, type Transaction } from "sequelize";
-import { VehiclePersonRow, VehicleRow, type CustomerMerge } from "../db/models";
+import type { CustomerMerge } from "./model";
+import { VehiclePersonRow, VehicleRow } from "../vehicles/model";
 
 /** Somebody who has to do with a car of somebody else. */
 type DriveLink = CustomerMerge["drivesBefore"][number];

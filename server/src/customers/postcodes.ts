@@ -1,5 +1,5 @@
 import { POSTCODES } from "@mechanon/demo";
-import { AppError } from "../http/errors";
+import { AppError } from "../errors/appError";
 import { OutsideError } from "../outside/http";
 import type { Outside } from "../outside/outside";
 import type { Town } from "../outside/postcodes/port";

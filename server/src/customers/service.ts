@@ -2,9 +2,9 @@ import { customerDetails, type CustomerDetails } from "@mechanon/core";
 import type { Customer, customerBody, customerChanges } from "@mechanon/contract";
 import type { Sequelize, Transaction } from "sequelize";
 import type { z } from "zod";
-import { CustomerRow } from "../db/models";
-import { requireRight } from "../access/requireRight";
-import { AppError } from "../http/errors";
+import { CustomerRow } from "./model";
+import { requireRight } from "../http/requireRight";
+import { AppError } from "../errors/appError";
 import type { Scope } from "../scope";
 import { indexCustomers } from "../search/indexCustomers";
 import { likelyCustomers } from "./likely";
@@ -12,7 +12,8 @@ import { toCustomer } from "./toCustomer";
 
 /**
  * Keeps a new customer.
- * @throws {AppError} `customer/kept-already` when a phone or email belongs to somebody the person was not shown yet.
+ * @throws {AppError} `customer/kept-already` when a phone or email belongs to somebody the person was not shown yet,
+ * unless it is to be kept twice.
  */
 export async function createCustomer(
   db: Sequelize,
@@ -23,7 +24,7 @@ export async function createCustomer(
   const details = customerDetails.parse(body);
   requireRightToExempt(scope, null, details.taxExemption);
   await holdReaches(db, scope, details, transaction);
-  await refuseDouble(db, scope, body, transaction);
+  if (!body.keepTwice) await refuseDouble(db, scope, body, transaction);
   const { id, kind, name } = body;
   const row = await CustomerRow.create(
     { businessId: scope.businessId, id, kind, name, details, version: 1 },
@@ -73,7 +74,10 @@ async function refuseDouble(
   throw new AppError(
     "customer/kept-already",
     `This ${what} is kept for ${double.customer.name} already. Nothing was saved, and what you typed is still here; go on with ${double.customer.name}, or save as somebody else.`,
-    { fields: [{ path: what === "phone" ? "phones" : "emails", message: `kept for ${double.customer.name}` }] },
+    {
+      keptId: double.customer.id,
+      fields: [{ path: what === "phone" ? "phones" : "emails", message: `kept for ${double.customer.name}` }],
+    },
   );
 }
 

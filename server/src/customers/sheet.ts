@@ -1,8 +1,11 @@
 import { jobTotals, showVehicle, type WorkOrderState } from "@mechanon/core";
-import type { CustomerSheet, CustomerVisit } from "@mechanon/contract";
+import type { CustomerSheetView, CustomerVisit } from "@mechanon/contract";
 import { Op, type Sequelize } from "sequelize";
 import { askPrepared } from "../db/askPrepared";
-import { CustomerMerge, CustomerRow, Person, VehiclePersonRow, VehicleRow, WorkOrderRow } from "../db/models";
+import { Person } from "../access/model";
+import { CustomerMerge, CustomerRow } from "./model";
+import { VehiclePersonRow, VehicleRow } from "../vehicles/model";
+import { WorkOrderRow } from "../workOrders/model";
 import type { Scope } from "../scope";
 import { toVehicle } from "../vehicles/toVehicle";
 import { listWorkOrders, pastWorkPage } from "../workOrders/summaries";
@@ -17,7 +20,7 @@ const MOST_LATER = 30;
 const MOST_MESSAGES = 10;
 
 /** A customer with all that hangs on them. */
-export async function customerSheet(db: Sequelize, scope: Scope, askedId: string): Promise<CustomerSheet> {
+export async function customerSheet(db: Sequelize, scope: Scope, askedId: string): Promise<CustomerSheetView> {
   const { businessId } = scope;
   const customer = await findCustomer(scope, askedId);
   const { id } = customer;
@@ -39,7 +42,7 @@ export async function customerSheet(db: Sequelize, scope: Scope, askedId: string
       lastMessages(db, businessId, id),
       mergesInto(businessId, id),
       drivenBy(businessId, id),
-    ]); // prettier-ignore
+    ]);
   const carNames = new Map(vehicles.map((car) => [car.id, showVehicle(car)]));
   return {
     customer: toCustomer(customer),
@@ -59,7 +62,7 @@ export async function customerSheet(db: Sequelize, scope: Scope, askedId: string
 }
 
 /** Cars of others that somebody is linked to. */
-async function drivenBy(businessId: string, customerId: string): Promise<CustomerSheet["drives"]> {
+async function drivenBy(businessId: string, customerId: string): Promise<CustomerSheetView["drives"]> {
   const links = await VehiclePersonRow.findAll({ where: { businessId, customerId } });
   if (links.length === 0) return [];
   const cars = await VehicleRow.findAll({ where: { businessId, id: links.map(({ vehicleId }) => vehicleId) } });
@@ -74,7 +77,7 @@ async function drivenBy(businessId: string, customerId: string): Promise<Custome
   }));
 }
 
-function laterJobs(workOrderId: string, state: WorkOrderState, vehicleName: string): CustomerSheet["later"] {
+function laterJobs(workOrderId: string, state: WorkOrderState, vehicleName: string): CustomerSheetView["later"] {
   const totals = jobTotals(state);
   return state.jobs.flatMap(({ id: jobId, title, answer }) => {
     if (answer?.value !== "later") return [];
@@ -144,7 +147,11 @@ async function readVisits(db: Sequelize, sql: string, bind: string[]): Promise<C
   }));
 }
 
-async function lastMessages(db: Sequelize, businessId: string, customerId: string): Promise<CustomerSheet["messages"]> {
+async function lastMessages(
+  db: Sequelize,
+  businessId: string,
+  customerId: string,
+): Promise<CustomerSheetView["messages"]> {
   const rows = await askPrepared<{ id: string; text: string; status: "waiting" | "sent"; created_at: Date }>(
     db,
     `select messages.id, text, status, messages.created_at from work_orders
@@ -156,7 +163,7 @@ async function lastMessages(db: Sequelize, businessId: string, customerId: strin
   return rows.map(({ created_at: at, ...message }) => ({ ...message, at: at.toISOString() }));
 }
 
-async function mergesInto(businessId: string, keptId: string): Promise<CustomerSheet["merges"]> {
+async function mergesInto(businessId: string, keptId: string): Promise<CustomerSheetView["merges"]> {
   const rows = await CustomerMerge.findAll({
     where: { businessId, keptId, undoneAt: null },
     order: [["mergedAt", "DESC"]],

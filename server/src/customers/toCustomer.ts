@@ -1,5 +1,5 @@
 import type { Customer } from "@mechanon/contract";
-import type { CustomerRow } from "../db/models";
+import type { CustomerRow } from "./model";
 
 /** What is kept of a customer; times as the database's JSON has them, or as Sequelize does. */
 export interface CustomerColumns extends Pick<CustomerRow, "id" | "kind" | "name" | "details" | "version"> {

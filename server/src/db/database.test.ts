@@ -1,13 +1,21 @@
 import pg from "pg";
 import { ConnectionError, QueryTypes, Sequelize } from "sequelize";
 import { dropDatabase, makeDatabase, urlsOf } from "../testing/databases";
-import { findOrder, sendCommand, startTestServer, until, type Person, type TestServer } from "../testing/testServer";
+import {
+  findOrder,
+  sendCommand,
+  startTestServer,
+  until,
+  type TestPerson,
+  type TestServer,
+} from "../testing/testServer";
 import { MIGRATION_LOCK, migrate } from "./migrate";
 import { up as mergedDrivers } from "./migrations/0005-merged-drivers";
-import { CustomerRow, WorkOrderRow } from "./models";
+import { CustomerRow } from "../customers/model";
+import { WorkOrderRow } from "../workOrders/model";
 
 let server: TestServer;
-let odile: Person;
+let odile: TestPerson;
 
 beforeAll(async () => {
   server = await startTestServer();
@@ -63,6 +71,12 @@ it("migrates once, also when started again on the same database", async () => {
     "0008-photos",
     "0009-guard",
     "0010-call",
+    "0011-rights",
+    "0012-device-keys",
+    "0013-told-changes",
+    "0014-supplier-phones",
+    "0015-photo-pieces",
+    "0016-library-changes",
   ]);
   const customers = await server.db.query<{ count: string }>("select count(*)::int as count from customers", {
     type: QueryTypes.SELECT,
@@ -110,8 +124,17 @@ it("waits for another server's migration, however long that takes", async () => 
   try {
     await locker.query("begin");
     await locker.query(`select pg_advisory_xact_lock(${MIGRATION_LOCK})`);
+    const waiting = async (): Promise<number> =>
+      (
+        await locker.query<{ waiting: number }>(
+          "select count(*)::int as waiting from pg_locks where locktype = 'advisory' and not granted",
+        )
+      ).rows[0]?.waiting ?? 0;
     const migrated = migrate(db, url);
+    await until(waiting, (count) => count === 1);
     await new Promise((done) => setTimeout(done, 2500));
+    expect(await waiting()).toBe(1);
+    expect((await locker.query("select name from migrations")).rows).toEqual([]);
     await locker.query("commit");
     await expect(migrated).resolves.toBeUndefined();
   } finally {

@@ -5,7 +5,7 @@ import { startTestServer, type TestServer } from "../testing/testServer";
 import { askPrepared } from "./askPrepared";
 import { connect } from "./connect";
 import { requireOwnRowsOnly } from "./grants";
-import { CustomerRow } from "./models";
+import { CustomerRow } from "../customers/model";
 import { businessNow, ofBusiness } from "./ofBusiness";
 
 let server: TestServer;
@@ -46,9 +46,15 @@ it("is asked as a role that passes no policy by and owns nothing", async () => {
     { type: QueryTypes.SELECT },
   );
   expect(role).toEqual({ rolsuper: false, rolbypassrls: false, rolcreatedb: false, rolcreaterole: false });
-  for (const sql of ["select 1 from migrations", "select 1 from graphile_worker._private_jobs", "drop table customers", "alter table customers disable row level security", "select 1 from history_before"])
+  for (const sql of [
+    "select 1 from migrations",
+    "select 1 from graphile_worker._private_jobs",
+    "drop table customers",
+    "alter table customers disable row level security",
+    "select 1 from history_before",
+  ])
     await expect(asServer().query(sql)).rejects.toThrow(/permission denied|must be owner/);
-}); // prettier-ignore
+});
 
 it("shows raw statements, models and prepared ones the rows of one business, and nobody's outside of it", async () => {
   const tables = await server.db.query<{ name: string }>(
@@ -89,7 +95,12 @@ it("lets no statement write into another business, or take its rows along", asyn
 
 it("forgets whose it was with the transaction, on connections many share", async () => {
   const setting = async (): Promise<unknown> =>
-    (await asServer().query<{ whose: string | null }>("select current_setting('mechanon.business_id', true) as whose", { type: QueryTypes.SELECT }))[0]?.whose ?? ""; // prettier-ignore
+    (
+      await asServer().query<{ whose: string | null }>(
+        "select current_setting('mechanon.business_id', true) as whose",
+        { type: QueryTypes.SELECT },
+      )
+    )[0]?.whose ?? "";
   const rounds = await Promise.all(
     Array.from({ length: 60 }, async (_, index) => {
       if (index % 3 === 0) return [await setting(), ""];

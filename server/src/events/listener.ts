@@ -2,9 +2,10 @@ import type { Response } from "express";
 import type { Logger } from "pino";
 import { z } from "zod";
 import { changeEvent, routes } from "@mechanon/contract";
-import { ENDED_CHANNEL, type SessionPerson } from "../access/sessions";
+import { ENDED_CHANNEL } from "../access/sessions";
 import { LastingConnection } from "../db/lastingConnection";
 import type { Mounting } from "../http/mount";
+import type { SessionPerson } from "../scope";
 import { CHANNEL } from "./notify";
 
 const heard = changeEvent.extend({ businessId: z.string() });

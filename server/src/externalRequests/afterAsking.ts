@@ -1,4 +1,4 @@
-import { AppError } from "../http/errors";
+import { AppError } from "../errors/appError";
 
 /**
  * What is done once the outside was asked: whatever fails then, it is not known here what the outside did, and nobody

@@ -1,6 +1,6 @@
 import { ConnectionAcquireTimeoutError, ConnectionError } from "sequelize";
 import { isLostConnection } from "../db/sqlState";
-import { AppError } from "../http/errors";
+import { AppError } from "../errors/appError";
 
 /**
  * What is written down before the outside is asked: where the database goes away meanwhile, the outside was not, and

@@ -10,14 +10,14 @@ import {
   sendCommand,
   startTestServer,
   until,
-  type Answer,
-  type Person,
+  type HttpAnswer,
+  type TestPerson,
   type TestServer,
 } from "../testing/testServer";
 
 let server: TestServer;
-let odile: Person;
-let wren: Person;
+let odile: TestPerson;
+let wren: TestPerson;
 let orderId: string;
 
 beforeAll(async () => {
@@ -52,10 +52,10 @@ async function agreedParts(libraryJobId = "stabilizer-links"): Promise<string[]>
     .filter((id) => lineIds.includes(id));
 }
 const order = (
-  who: Person,
+  who: TestPerson,
   lineIds: string[],
   id: string = uuid(),
-): Promise<Answer<{ code: string; workOrder: WorkOrderView }>> =>
+): Promise<HttpAnswer<{ code: string; workOrder: WorkOrderView }>> =>
   who.post(`/api/work-orders/${orderId}/part-orders`, { orderId: id, lineIds, acceptChangedCost: true });
 const filled = async (): Promise<number> =>
   ((await (await fetch(`${server.running.deps.config.standinsUrl}/suppliers/gull-harbor/orders`)).json()) as unknown[])
@@ -148,7 +148,7 @@ describe("a card", () => {
     expect((await charged()) - before).toBe(1);
   });
 
-  const pay = (id: string, amountCents = 500): Promise<Answer<{ code: string; detail: string }>> =>
+  const pay = (id: string, amountCents = 500): Promise<HttpAnswer<{ code: string; detail: string }>> =>
     odile.post(`/api/work-orders/${orderId}/card-payments`, { paymentId: id, amountCents });
 
   it("that was charged while the database went away is said to be unknown, and is recorded once by itself", async () => {
@@ -207,7 +207,9 @@ describe("a card", () => {
     // It never reached the terminal, and is owed no more: asked again it is given up there, and not charged now.
     expect((await pay(unclear, dueCents)).body.code).toBe("payment/given-up");
     await until(view, ({ requests }) => requests.every(({ status }) => status !== "asked"));
-    expect((await view()).state.payments.filter(({ method, status }) => method === "card" && status === "taken" )).toHaveLength(2); // prettier-ignore
+    expect(
+      (await view()).state.payments.filter(({ method, status }) => method === "card" && status === "taken"),
+    ).toHaveLength(2);
   });
 
   it("is not charged under the id of another command", async () => {
@@ -239,26 +241,56 @@ it("of two businesses under one id are two: two cards charged, two texts sent, e
   expect(paid.map(({ status }) => status)).toEqual([200, 200]);
   expect((await charged()) - before).toBe(2);
   const amounts = await Promise.all(
-    [[odile, mine], [theirs, theirOrder.id]].map(async ([who, id]) =>
-      (await (who as Person).get<WorkOrderView>(`/api/work-orders/${id as string}`)).body.state.payments.find((each) => each.id === shared)?.amountCents,
+    [
+      [odile, mine],
+      [theirs, theirOrder.id],
+    ].map(
+      async ([who, id]) =>
+        (await (who as TestPerson).get<WorkOrderView>(`/api/work-orders/${id as string}`)).body.state.payments.find(
+          (each) => each.id === shared,
+        )?.amountCents,
     ),
   );
   expect(amounts).toEqual([101, 202]);
   const sent = (await server.sentMessages()).length;
-  for (const [who, id] of [[odile, mine], [theirs, theirOrder.id]] as const)
+  for (const [who, id] of [
+    [odile, mine],
+    [theirs, theirOrder.id],
+  ] as const)
     expect((await who.post(`/api/work-orders/${id}/receipt-messages`, { messageId: text })).status).toBe(200);
-  const texts = await until(() => server.sentMessages(), (all) => all.length >= sent + 2);
+  const texts = await until(
+    () => server.sentMessages(),
+    (all) => all.length >= sent + 2,
+  );
   expect(texts.slice(sent)).toHaveLength(2);
-  const whose = await server.db.query<{ business_id: string }>("select business_id from messages where id = $1", { bind: [text], type: QueryTypes.SELECT });
+  const whose = await server.db.query<{ business_id: string }>("select business_id from messages where id = $1", {
+    bind: [text],
+    type: QueryTypes.SELECT,
+  });
   expect(new Set(whose.map((row) => row.business_id)).size).toBe(2);
   expect(whose.map((row) => row.business_id)).toContain(other.id);
-}); // prettier-ignore
+});
 
 /** Gets a yes to a job, so that something is owed. */
-async function agreedOn(who: Person, id: string): Promise<void> {
+async function agreedOn(who: TestPerson, id: string): Promise<void> {
   const [jobId, lineIds] = [uuid(), [uuid()]];
-  await sendCommand(who, id, { type: "addJob", jobId, libraryJobId: "diagnosis", lineIds, concernId: null, pointId: null }); // prettier-ignore
+  await sendCommand(who, id, {
+    type: "addJob",
+    jobId,
+    libraryJobId: "diagnosis",
+    lineIds,
+    concernId: null,
+    pointId: null,
+  });
   const totalCents = jobTotals((await who.get<WorkOrderView>(`/api/work-orders/${id}`)).body.state).get(jobId) ?? 0;
   const answers = [{ jobId, title: "", answer: "yes", totalCents }];
-  await sendCommand(who, id, { type: "recordAnswers", approvalId: uuid(), way: "spoken", name: "P", signature: [], answers, totalCents }); // prettier-ignore
+  await sendCommand(who, id, {
+    type: "recordAnswers",
+    approvalId: uuid(),
+    way: "spoken",
+    name: "P",
+    signature: [],
+    answers,
+    totalCents,
+  });
 }

@@ -1,14 +1,21 @@
 import { v7 as uuid } from "uuid";
 import { approvedParts, jobTotals } from "@mechanon/core";
 import type { WorkOrderView } from "@mechanon/contract";
-import { startTestServer, until, sendCommand, type Answer, type Person, type TestServer } from "../testing/testServer";
+import {
+  startTestServer,
+  until,
+  sendCommand,
+  type HttpAnswer,
+  type TestPerson,
+  type TestServer,
+} from "../testing/testServer";
 
 /** Three people, so many rounds for each way a supplier fails. */
-const ROUNDS = 20;
+const ROUNDS = Number(process.env.ORDER_ROUNDS ?? 8);
 const FAULTS = ["none", "slow", "down", "wrongPrice", "outOfStock", "answerLost"] as const;
 
 let server: TestServer;
-let people: Person[];
+let people: TestPerson[];
 beforeAll(async () => {
   server = await startTestServer({ SETTLE_AFTER_MS: "500" });
   people = await Promise.all(["odile", "tomas", "wren"].map((login) => server.signIn(login)));
@@ -19,17 +26,32 @@ afterAll(() => server?.stop());
 const supplier = (): string => `${server.running.deps.config.standinsUrl}/suppliers/gull-harbor`;
 const filledKeys = async (): Promise<string[]> =>
   ((await (await fetch(`${supplier()}/orders`)).json()) as { key: string }[]).map(({ key }) => key);
-const view = async (who: Person, id: string): Promise<WorkOrderView> =>
+const view = async (who: TestPerson, id: string): Promise<WorkOrderView> =>
   (await who.get<WorkOrderView>(`/api/work-orders/${id}`)).body;
 
 /** A work order with one agreed part; gives its id and the part's line. */
-async function agreedPart(who: Person): Promise<[orderId: string, lineId: string]> {
+async function agreedPart(who: TestPerson): Promise<[orderId: string, lineId: string]> {
   const [orderId, jobId, lineIds] = [uuid(), uuid(), [uuid(), uuid()]];
   await sendCommand(who, orderId, { type: "openWorkOrder", customerId: null, vehicleId: null, concerns: [] });
-  await sendCommand(who, orderId, { type: "addJob", jobId, libraryJobId: "stabilizer-links", lineIds, concernId: null, pointId: null }); // prettier-ignore
+  await sendCommand(who, orderId, {
+    type: "addJob",
+    jobId,
+    libraryJobId: "stabilizer-links",
+    lineIds,
+    concernId: null,
+    pointId: null,
+  });
   const totalCents = jobTotals((await view(who, orderId)).state).get(jobId) ?? 0;
   const answers = [{ jobId, title: "", answer: "yes", totalCents }];
-  const said = { type: "recordAnswers", approvalId: uuid(), way: "spoken", name: "P", signature: [], answers, totalCents }; // prettier-ignore
+  const said = {
+    type: "recordAnswers",
+    approvalId: uuid(),
+    way: "spoken",
+    name: "P",
+    signature: [],
+    answers,
+    totalCents,
+  };
   await sendCommand(who, orderId, said);
   const [part] = approvedParts((await view(who, orderId)).state, "needed");
   return [orderId, part?.id ?? ""];
@@ -53,7 +75,7 @@ it.each(FAULTS)(
       await fetch(`${supplier()}/restock`, { method: "POST" });
       const [orderId, lineId] = await agreedPart(odile);
       const ids = people.map(() => uuid());
-      const order = (who: Person, id: string): Promise<Answer> =>
+      const order = (who: TestPerson, id: string): Promise<HttpAnswer> =>
         who.post(`/api/work-orders/${orderId}/part-orders`, {
           orderId: id,
           lineIds: [lineId],

@@ -1,10 +1,10 @@
 import { jpegOf, pngOf } from "../testing/pictures";
 import { v7 as uuid } from "uuid";
 import { routes, type BusinessView, type WorkOrderView } from "@mechanon/contract";
-import { findOrder, startTestServer, type Outcomes, type Person, type TestServer } from "../testing/testServer";
+import { findOrder, startTestServer, type Outcomes, type TestPerson, type TestServer } from "../testing/testServer";
 
 let server: TestServer;
-let odile: Person;
+let odile: TestPerson;
 
 beforeAll(async () => {
   server = await startTestServer();
@@ -29,12 +29,12 @@ describe.each(posting)("%s", (_name, method, path) => {
       422,
     ],
     ["a prototype key", '{"__proto__":{"admin":true}}', 422],
-  ])("answers %s with a problem document", async (_what, text, _status) => {
+  ])("answers %s with a problem document", async (_what, text, status) => {
     const answer = await odile.send<{ code: string; title: string; detail: string }>(method, path, text, {
       ...JSON_TYPE,
       "Idempotency-Key": uuid(),
     });
-    expect([400, 422]).toContain(answer.status);
+    expect(answer.status).toBe(status);
     expect(answer.headers.get("content-type")).toContain("application/problem+json");
     expect(answer.body.code).toMatch(/^request\//);
     expect(JSON.stringify(answer.body)).not.toMatch(/at .*\.ts|node_modules|SELECT|sequelize/i);
@@ -196,18 +196,43 @@ describe("the rest", () => {
 });
 
 describe("what once failed inside", () => {
-  const carBody = (id: string, customerId: string): object => ({ id, customerId, vin: null, plate: null, region: null, year: 2012, make: "Fennick", model: "Rover", trim: null, engine: null, drive: null, color: null }); // prettier-ignore
+  const carBody = (id: string, customerId: string): object => ({
+    id,
+    customerId,
+    vin: null,
+    plate: null,
+    region: null,
+    year: 2012,
+    make: "Fennick",
+    model: "Rover",
+    trim: null,
+    engine: null,
+    drive: null,
+    color: null,
+  });
   it.each([
     ["a zero in a login", () => odile.post("/api/session", { login: "od\u0000ile", password: "x" }), 422],
     ["half a pair in a login", () => odile.post("/api/session", { login: "od\ud83dile", password: "x" }), 422],
     ["a day of the year 0", () => odile.get("/api/day?date=0000-01-01"), 422],
-    ["a moment of the year 0", () => odile.get(`/api/open-work?waitsFor=work&since=0000-01-01T00:00:00Z&id=${uuid()}`), 422],
-    ["a version no column holds", () => odile.send("PATCH", `/api/customers/${uuid()}`, { name: "A", version: 3e9 }), 422],
-    ["a token that is none", () => odile.get("/api/public/receipts/%00%00%00%00%00%00%00%00%00%00%00%00%00%00%00%00%00%00%00%00%00"), 422],
+    [
+      "a moment of the year 0",
+      () => odile.get(`/api/open-work?waitsFor=work&since=0000-01-01T00:00:00Z&id=${uuid()}`),
+      422,
+    ],
+    [
+      "a version no column holds",
+      () => odile.send("PATCH", `/api/customers/${uuid()}`, { name: "A", version: 3e9 }),
+      422,
+    ],
+    [
+      "a token that is none",
+      () => odile.get("/api/public/receipts/%00%00%00%00%00%00%00%00%00%00%00%00%00%00%00%00%00%00%00%00%00"),
+      422,
+    ],
   ])("is refused: %s", async (_name, ask, status) => {
     const { body } = await ask();
     expect(body).toMatchObject({ status, code: "request/invalid" });
-  }); // prettier-ignore
+  });
 
   it("keeps one customer and one car under an id, whatever key they come with", async () => {
     const [id, car] = [uuid(), uuid()];
@@ -235,8 +260,19 @@ describe("a batch of commands", () => {
   const line = (over: object): object => ({
     type: "addLine",
     jobId: uuid(),
-    line: { id: uuid(), kind: "part", description: "Seal", quantity: 1, costCents: 100, markup: "standard", priceCents: null, partNumber: null, brand: null, ...over },
-  }); // prettier-ignore
+    line: {
+      id: uuid(),
+      kind: "part",
+      description: "Seal",
+      quantity: 1,
+      costCents: 100,
+      markup: "standard",
+      priceCents: null,
+      partNumber: null,
+      brand: null,
+      ...over,
+    },
+  });
 
   it("runs what is before and behind one that cannot be read, and refuses that alone", async () => {
     const { id } = await findOrder(odile, "Teodor");
@@ -266,9 +302,21 @@ describe("a batch of commands", () => {
     const { id } = await findOrder(odile, "Teodor");
     const { people } = (await odile.get<BusinessView>("/api/business")).body;
     const place = { street: "", town: "", region: "", postcode: "", latitude: null, longitude: null };
-    const book = (over: object): object => ({ type: "bookVisit", workOrderIds: [id, id], mechanicId: people.find(({ isMechanic }) => isMechanic)?.id, place, startsAt: "2027-09-01T18:00:00.000Z", endsAt: "2027-09-01T19:00:00.000Z", note: "", allowOverlap: false, ...over }); // prettier-ignore
+    const book = (over: object): object => ({
+      type: "bookVisit",
+      workOrderIds: [id, id],
+      mechanicId: people.find(({ isMechanic }) => isMechanic)?.id,
+      place,
+      startsAt: "2027-09-01T18:00:00.000Z",
+      endsAt: "2027-09-01T19:00:00.000Z",
+      note: "",
+      allowOverlap: false,
+      ...over,
+    });
     const path = (): string => `/api/visits/${uuid()}/commands`;
-    expect(await outcomes(path(), book({ startsAt: "0001-01-01T00:00:00Z", endsAt: "9999-12-31T00:00:00Z" }))).toEqual(["command/unreadable"]); // prettier-ignore
+    expect(await outcomes(path(), book({ startsAt: "0001-01-01T00:00:00Z", endsAt: "9999-12-31T00:00:00Z" }))).toEqual([
+      "command/unreadable",
+    ]);
     expect(await outcomes(path(), book({ endsAt: "2029-09-01T19:00:00.000Z" }))).toEqual(["visit/too-long"]);
     expect(await outcomes(path(), book({}))).toEqual(["applied"]);
   });
@@ -277,7 +325,9 @@ describe("a batch of commands", () => {
     const { id } = await findOrder(odile, "Teodor");
     const paymentId = uuid();
     const command = { type: "takeCash", paymentId, amountCents: 1, tenderedCents: 1 };
-    await odile.post(`/api/work-orders/${id}/commands`, { commands: [{ id: uuid(), at: "1970-01-01T00:00:00.000Z", command }] }); // prettier-ignore
+    await odile.post(`/api/work-orders/${id}/commands`, {
+      commands: [{ id: uuid(), at: "1970-01-01T00:00:00.000Z", command }],
+    });
     const { body } = await odile.get<WorkOrderView>(`/api/work-orders/${id}`);
     const at = body.state.payments.find((payment) => payment.id === paymentId)?.at ?? "";
     expect(Date.now() - Date.parse(at)).toBeLessThan(367 * 86_400_000);
@@ -285,7 +335,10 @@ describe("a batch of commands", () => {
 
   it("is no larger than a day's work", async () => {
     const { id } = await findOrder(odile, "Teodor");
-    const answer = await odile.post(`/api/work-orders/${id}/commands`, batch(line({ description: "w".repeat(3_000_000) })));
+    const answer = await odile.post(
+      `/api/work-orders/${id}/commands`,
+      batch(line({ description: "w".repeat(3_000_000) })),
+    );
     expect(answer.body).toMatchObject({ status: 413, code: "request/too-large" });
-  }); // prettier-ignore
+  });
 });

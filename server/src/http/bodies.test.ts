@@ -47,9 +47,11 @@ afterEach(() => {
 function begin(text: string, bytes = 900): Socket {
   const socket = connect((server.address() as AddressInfo).port, "127.0.0.1");
   socket.on("error", () => undefined);
-  socket.write(`POST /take HTTP/1.1\r\nHost: x\r\nContent-Type: application/json\r\nContent-Length: ${bytes}\r\n\r\n${text}`);
+  socket.write(
+    `POST /take HTTP/1.1\r\nHost: x\r\nContent-Type: application/json\r\nContent-Length: ${bytes}\r\n\r\n${text}`,
+  );
   return socket;
-} // prettier-ignore
+}
 const closed = (socket: Socket): Promise<void> => new Promise((resolve) => socket.once("close", () => resolve()));
 
 it("drops a sender that falls silent", async () => {

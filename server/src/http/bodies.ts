@@ -1,6 +1,6 @@
 import express, { type NextFunction, type Request, type RequestHandler, type Response } from "express";
 import { MOST_JSON_BYTES, type Route } from "@mechanon/contract";
-import { AppError } from "./errors";
+import { AppError } from "../errors/appError";
 
 /** Bytes of bodies that are being read or worked on at one time, of all who ask and of one business. */
 const MOST_IN_FLIGHT = 160 * 1024 * 1024;

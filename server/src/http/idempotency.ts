@@ -3,7 +3,7 @@ import type { Request } from "express";
 import { QueryTypes, type Sequelize, type Transaction } from "sequelize";
 import { z } from "zod";
 import type { Scope } from "../scope";
-import { AppError } from "./errors";
+import { AppError } from "../errors/appError";
 
 /**
  * Does a thing once per `Idempotency-Key`: the same key again gets the answer of the first time.

@@ -1,5 +1,5 @@
 import type { NextFunction, Request, RequestHandler, Response } from "express";
-import { AppError } from "./errors";
+import { AppError } from "../errors/appError";
 
 const CHANGES_NOTHING = ["GET", "HEAD", "OPTIONS"];
 

@@ -4,10 +4,16 @@ import { ConnectionError, ConnectionAcquireTimeoutError, UniqueConstraintError }
 import { z } from "zod";
 import { PROBLEM_STATUS, type Problem, type ProblemCode } from "@mechanon/contract";
 import { isLostConnection, stoodInTheWay } from "../db/sqlState";
-import { AppError } from "./errors";
+import type { ConstraintProblems } from "./constraints";
+import { AppError } from "../errors/appError";
 
 /** Answers with a problem document. @see RFC 9457 */
-export function sendProblem(res: Response, code: ProblemCode, detail: string, fields?: Problem["fields"]): void {
+export function sendProblem(
+  res: Response,
+  code: ProblemCode,
+  detail: string,
+  { fields, keptId }: Partial<Pick<Problem, "fields" | "keptId">> = {},
+): void {
   const body: Problem = {
     type: `urn:mechanon:problem:${code}`,
     title: TITLES[PROBLEM_STATUS[code]] ?? "Error",
@@ -15,6 +21,7 @@ export function sendProblem(res: Response, code: ProblemCode, detail: string, fi
     code,
     detail,
     ...(fields ? { fields } : {}),
+    ...(keptId === undefined ? {} : { keptId }),
   };
   res.status(body.status).type("application/problem+json").send(JSON.stringify(body));
 }
@@ -43,17 +50,21 @@ const WATCHED: ReadonlySet<ProblemCode> = new Set([
   "request/too-often",
 ]);
 
-/** The last middleware: turns whatever was thrown into a problem document, and never tells the inside. */
-export function problemHandler(log: Logger): ErrorRequestHandler {
+/**
+ * The last middleware: turns whatever was thrown into a problem document, and never tells the inside.
+ *
+ * @param constraints - what each area says of its own that stand in the way.
+ */
+export function problemHandler(log: Logger, constraints: ConstraintProblems): ErrorRequestHandler {
   return (error: unknown, req, res, next) => {
     if (res.headersSent) return next(error);
-    const known = describe(error);
+    const known = describe(error, constraints);
     // What is still being sent is not waited for.
     if (!req.complete) res.set("Connection", "close");
     if (known) {
       if (WATCHED.has(known.code)) log.warn({ code: known.code, path: req.path, address: req.ip }, "refused");
       if (known.retryAfterSeconds !== undefined) res.set("Retry-After", String(known.retryAfterSeconds));
-      return sendProblem(res, known.code, known.detail, known.fields);
+      return sendProblem(res, known.code, known.detail, known);
     }
     log.error({ err: error, path: req.path }, "request failed");
     sendProblem(
@@ -68,19 +79,22 @@ interface Described {
   code: ProblemCode;
   detail: string;
   fields?: Problem["fields"];
+  keptId?: string;
   retryAfterSeconds?: number;
 }
 
-function describe(error: unknown): Described | null {
+function describe(error: unknown, constraints: ConstraintProblems): Described | null {
   if (error instanceof AppError)
     return {
       code: error.code,
       detail: error.message,
       fields: error.options.fields,
+      keptId: error.options.keptId,
       retryAfterSeconds: error.options.retryAfterSeconds,
     };
   if (error instanceof z.ZodError) return invalid(error);
-  if (error instanceof UniqueConstraintError) return uniqueProblem(error);
+  if (error instanceof UniqueConstraintError)
+    return constraints[(error.parent as { constraint?: string }).constraint ?? ""] ?? null;
   if (error instanceof ConnectionError || error instanceof ConnectionAcquireTimeoutError || isLostConnection(error))
     return {
       code: "database/unreachable",
@@ -110,26 +124,6 @@ export function invalid(error: z.ZodError): Described {
     detail: `${first ? `${first.path}: ${first.message}. ` : ""}Nothing was changed; correct it and send it again.`,
     fields,
   };
-}
-
-function uniqueProblem(error: UniqueConstraintError): Described | null {
-  const constraint = (error.parent as { constraint?: string }).constraint;
-  if (constraint === "vehicles_vin")
-    return {
-      code: "vehicle/vin-taken",
-      detail: "A car with this VIN is kept already. Find it by its VIN and go on with that one.",
-    };
-  if (constraint === "vehicles_plate")
-    return {
-      code: "vehicle/plate-taken",
-      detail: "A car with this plate is kept already. Find it by its plate and go on with that one.",
-    };
-  if (["customers_pkey", "vehicles_pkey"].includes(constraint ?? ""))
-    return {
-      code: "request/id-taken",
-      detail: "Something else is kept under this id already. Nothing was changed; load the page again.",
-    };
-  return null;
 }
 
 interface BodyError {

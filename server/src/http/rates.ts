@@ -2,7 +2,7 @@ import { RateLimiterPostgres, RateLimiterRes } from "rate-limiter-flexible";
 import type { Sequelize } from "sequelize";
 import type { Route } from "@mechanon/contract";
 import type { Scope } from "../scope";
-import { AppError } from "./errors";
+import { AppError } from "../errors/appError";
 
 /** Counts what costs money or reaches somebody, in the database, so that all servers count together. */
 export class Rates {

@@ -6,7 +6,8 @@ import { receiptPdf } from "../payments/receiptPdf";
 import { hashPassword, verifyPassword } from "../access/passwords";
 import { readConfig } from "../config";
 import { OutsideError, OutsideHttp } from "../outside/http";
-import { AppError } from "./errors";
+import { VEHICLE_CONSTRAINTS } from "../vehicles/constraints";
+import { AppError } from "../errors/appError";
 import { problemHandler } from "./problems";
 import pino from "pino";
 import type { ReceiptView } from "@mechanon/contract";
@@ -61,7 +62,7 @@ describe("errors on the wire", () => {
         return res;
       },
     };
-    const handle = problemHandler(pino({ level: "silent" }));
+    const handle = problemHandler(pino({ level: "silent" }), VEHICLE_CONSTRAINTS);
     void handle(error, { path: "/x" } as never, res as never, () => undefined);
     return { status, body: JSON.parse(body) as { code: string; detail: string } };
   };

@@ -14,8 +14,12 @@ beforeAll(async () => {
   const folder = mkdtempSync(join(tmpdir(), "web-"));
   mkdirSync(join(folder, "vin"));
   writeFileSync(join(folder, "index.html"), "<p>app</p>");
+  writeFileSync(join(folder, "customer.html"), "<p>customer</p>");
   writeFileSync(join(folder, "vin", "a.table"), "data");
   writeFileSync(join(folder, "vin", "a.table.br"), brotliCompressSync("data"));
+  mkdirSync(join(folder, "_expo"));
+  writeFileSync(join(folder, "_expo", "app-1.js"), "let app;");
+  writeFileSync(join(folder, "_expo", "app-1.js.br"), brotliCompressSync("let app;"));
   const app = express();
   const router = express.Router();
   webRoutes(router, folder);
@@ -33,11 +37,27 @@ it("sends the VIN data as it was packed, to be kept for good, and plain to who c
   expect(await packed.text()).toBe("data");
   const plain = await fetch(`${url}/vin/a.table`, { headers: { "Accept-Encoding": "identity" } });
   expect([plain.headers.get("content-encoding"), await plain.text()]).toEqual([null, "data"]);
+  expect(plain.headers.get("cache-control")).toMatch(/immutable/);
+});
+it("sends the app's own script as it was packed, as a script", async () => {
+  const script = await fetch(`${url}/_expo/app-1.js`, { headers: { "Accept-Encoding": "gzip, br" } });
+  expect(script.headers.get("content-type")).toMatch(/javascript/);
+  expect([script.headers.get("content-encoding"), await script.text()]).toEqual(["br", "let app;"]);
+});
+it("has no sign for the tab, and does not send the page for it", async () => {
+  const sign = await fetch(`${url}/favicon.ico`);
+  expect([sign.status, await sign.text()]).toEqual([204, ""]);
 });
 it("answers any address of the app with the page, and a missing file with nothing", async () => {
   const page = await fetch(`${url}/cars/1`, { headers: { Accept: "text/html" } });
   expect([page.status, await page.text()]).toEqual([200, "<p>app</p>"]);
-  const missing = await fetch(`${url}/vin/..%2f..%2fsecret.table`, { headers: { Accept: "text/html", "Accept-Encoding": "br" } });
+  const missing = await fetch(`${url}/vin/..%2f..%2fsecret.table`, {
+    headers: { Accept: "text/html", "Accept-Encoding": "br" },
+  });
   expect(missing.status).toBeGreaterThanOrEqual(400);
   expect((await fetch(`${url}/workers/gone.js`, { headers: { Accept: "text/html" } })).status).toBe(404);
-}); // prettier-ignore
+});
+it("answers a customer's link with the customer's own page", async () => {
+  const page = await fetch(`${url}/r/abc`, { headers: { Accept: "text/html" } });
+  expect([page.status, await page.text()]).toEqual([200, "<p>customer</p>"]);
+});

@@ -1,21 +1,29 @@
 import { existsSync } from "node:fs";
-import { join, normalize } from "node:path";
+import { extname, join, normalize } from "node:path";
 import express, { type RequestHandler, type Router } from "express";
+
+/** Folders whose files are named by their contents. */
+const KEPT_FOR_GOOD = ["_expo", "assets", "vin", "scan", "pages"];
+
+/** What customers open from a link: a page that brings along nothing of the mechanic's app. */
+const CUSTOMER_PAGES = /^\/r\//;
 
 /** Serves the built web app; every address that is no file is the app's own. */
 export function webRoutes(router: Router, webDir: string): void {
   if (!existsSync(join(webDir, "index.html"))) return;
-  router.use("/_expo", express.static(join(webDir, "_expo"), { immutable: true, maxAge: "1y", fallthrough: true }));
-  router.use("/assets", express.static(join(webDir, "assets"), { immutable: true, maxAge: "1y", fallthrough: true }));
-  router.use(
-    ["/vin", "/scan"],
-    packed(webDir),
-    express.static(webDir, { index: false, immutable: true, maxAge: "1y" }),
-  );
+  for (const folder of KEPT_FOR_GOOD)
+    router.use(
+      `/${folder}`,
+      packed(webDir),
+      express.static(join(webDir, folder), { index: false, immutable: true, maxAge: "1y" }),
+    );
+  // Asked for by browsers of their own accord: there is none, and the page is none.
+  router.get("/favicon.ico", (_req, res) => void res.status(204).set("Cache-Control", "max-age=86400").end());
   router.use(express.static(webDir, { index: false, maxAge: 0 }));
-  router.get(/^\/(?!api\/|_expo\/|assets\/|vin\/|scan\/|workers\/).*/, (req, res, next) => {
+  router.get(/^\/(?!api\/|_expo\/|assets\/|vin\/|scan\/|pages\/|workers\/).*/, (req, res, next) => {
     if (!req.accepts("html")) return next();
-    res.set("Cache-Control", "no-cache").sendFile(join(webDir, "index.html"));
+    const page = CUSTOMER_PAGES.test(req.path) ? "customer.html" : "index.html";
+    res.set("Cache-Control", "no-cache").sendFile(join(webDir, page));
   });
 }
 
@@ -26,7 +34,8 @@ function packed(webDir: string): RequestHandler {
     // `normalize` keeps a path with dots inside the folder.
     if (!req.acceptsEncodings("br") || normalize(file) !== file || !existsSync(file)) return next();
     res
-      .set({ "Content-Encoding": "br", "Content-Type": "application/octet-stream", Vary: "Accept-Encoding" })
+      .set({ "Content-Encoding": "br", Vary: "Accept-Encoding" })
+      .type(extname(req.path) || "application/octet-stream")
       .sendFile(file, { immutable: true, maxAge: "1y" });
   };
 }

@@ -1,10 +1,10 @@
 import { QueryTypes } from "sequelize";
 import { upgradeWorkOrder } from "@mechanon/core";
-import { sendCommand, openOrders, startTestServer, type Person, type TestServer } from "../testing/testServer";
+import { sendCommand, openOrders, startTestServer, type TestPerson, type TestServer } from "../testing/testServer";
 import { rebuildLedger, type LedgerDifference } from "./rebuildLedger";
 
 let server: TestServer;
-let odile: Person;
+let odile: TestPerson;
 beforeAll(async () => {
   server = await startTestServer();
   odile = await server.signIn();

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { Message } from "../db/models";
+import { Message } from "./model";
 import { notifyChange } from "../events/notify";
 import type { Deps } from "../scope";
 

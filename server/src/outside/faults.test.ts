@@ -6,12 +6,12 @@ import {
   sendCommand,
   startTestServer,
   until,
-  type Person,
+  type TestPerson,
   type TestServer,
 } from "../testing/testServer";
 
 let server: TestServer;
-let odile: Person;
+let odile: TestPerson;
 
 beforeAll(async () => {
   server = await startTestServer();

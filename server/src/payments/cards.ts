@@ -6,7 +6,7 @@ import { beforeAsking } from "../externalRequests/beforeAsking";
 import { askedRequests, findRequest, keyOf, type ExternalRequest } from "../externalRequests/externalRequest";
 import { recordAnswer } from "../externalRequests/recordAnswer";
 import { isCommandId, reserveRequest } from "../externalRequests/reserveRequest";
-import { AppError } from "../http/errors";
+import { AppError } from "../errors/appError";
 import type { ChargeAnswer } from "../outside/cardTerminal/port";
 import { OutsideError } from "../outside/http";
 import type { Deps, Scope } from "../scope";

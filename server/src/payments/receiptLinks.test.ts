@@ -1,11 +1,19 @@
 import { QueryTypes } from "sequelize";
 import { v7 as uuid } from "uuid";
 import type { Customer, ReceiptView, WorkOrderView } from "@mechanon/contract";
-import { findOrder, findSheet, sendCommand, startTestServer, type Answer, type Person, type TestServer } from "../testing/testServer"; // prettier-ignore
+import {
+  findOrder,
+  findSheet,
+  sendCommand,
+  startTestServer,
+  type HttpAnswer,
+  type TestPerson,
+  type TestServer,
+} from "../testing/testServer";
 import { hasEnded, liveLinks, type ReceiptLink } from "./receiptLinks";
 
 let server: TestServer;
-let odile: Person;
+let odile: TestPerson;
 let orderId: string;
 beforeAll(async () => {
   server = await startTestServer();
@@ -22,9 +30,9 @@ async function sendReceipt(messageId = uuid()): Promise<string> {
   const { messages } = await view();
   return /\/r\/([\w-]+)/.exec(messages.find(({ id }) => id === messageId)?.text ?? "")?.[1] ?? "";
 }
-const open = (token: string): Promise<Answer<ReceiptView & { code: string }>> =>
+const open = (token: string): Promise<HttpAnswer<ReceiptView & { code: string }>> =>
   server.stranger().get(`/api/public/receipts/${token}`);
-const change = (command: object): Promise<Answer> => sendCommand(odile, orderId, command);
+const change = (command: object): Promise<HttpAnswer> => sendCommand(odile, orderId, command);
 
 describe("a receipt that was sent", () => {
   it("stays what it was, whatever is changed after; the next one tells of it", async () => {
@@ -39,13 +47,17 @@ describe("a receipt that was sent", () => {
     const next = (await open(await sendReceipt())).body;
     expect(next).toMatchObject({ customerName: "Maren Married", odometerMiles: 654_321 });
     expect(JSON.stringify(before)).not.toMatch(/costCents|wageCents|markup/);
-    expect((await server.stranger().get(`/api/public/receipts/${token}/pdf`)).headers.get("content-type")).toBe("application/pdf"); // prettier-ignore
+    expect((await server.stranger().get(`/api/public/receipts/${token}/pdf`)).headers.get("content-type")).toBe(
+      "application/pdf",
+    );
   });
 
   it("makes no second link for a text that is sent again", async () => {
     const messageId = uuid();
     expect(await sendReceipt(messageId)).toBe(await sendReceipt(messageId));
-    const rows = await server.db.query("select from directory.receipt_links where sent_to <> ''", { type: QueryTypes.SELECT }); // prettier-ignore
+    const rows = await server.db.query("select from directory.receipt_links where sent_to <> ''", {
+      type: QueryTypes.SELECT,
+    });
     expect(rows).toHaveLength((await view()).messages.filter(({ text }) => text.includes("/r/")).length);
   });
 });
@@ -77,7 +89,11 @@ describe("a link", () => {
     const { customerId } = (await view()).state;
     const id = uuid();
     const kept = await odile.post<Customer>("/api/customers", { id, name: "Maren O." }, { "Idempotency-Key": id });
-    const merged = await odile.post<{ mergeId: string }>(`/api/customers/${kept.body.id}/merges`, { mergedId: customerId }, { "Idempotency-Key": uuid() }); // prettier-ignore
+    const merged = await odile.post<{ mergeId: string }>(
+      `/api/customers/${kept.body.id}/merges`,
+      { mergedId: customerId },
+      { "Idempotency-Key": uuid() },
+    );
     expect(merged.status).toBe(201);
     expect((await view()).state.customerId).toBe(id);
     // It can be called back still.
@@ -90,7 +106,10 @@ describe("a link", () => {
   it("is called back, by whoever sees the work order; the next one opens", async () => {
     const token = await sendReceipt();
     expect((await view()).receiptLinks.length).toBeGreaterThan(0);
-    const { body } = await odile.send<{ workOrder: WorkOrderView }>("DELETE", `/api/work-orders/${orderId}/receipt-links`); // prettier-ignore
+    const { body } = await odile.send<{ workOrder: WorkOrderView }>(
+      "DELETE",
+      `/api/work-orders/${orderId}/receipt-links`,
+    );
     expect(body.workOrder.receiptLinks).toEqual([]);
     expect((await open(token)).body.code).toBe("receipt/link-ended");
     expect((await open(await sendReceipt())).status).toBe(200);
@@ -100,7 +119,10 @@ describe("a link", () => {
   it("ends after the owner's span, eighteen months unless they say otherwise", async () => {
     const token = await sendReceipt();
     const age = (days: number): Promise<unknown> =>
-      server.db.query("update directory.receipt_links set created_at = now() - make_interval(days => $1) where token = $2", { bind: [days, token] }); // prettier-ignore
+      server.db.query(
+        "update directory.receipt_links set created_at = now() - make_interval(days => $1) where token = $2",
+        { bind: [days, token] },
+      );
     await age(540);
     expect((await open(token)).status).toBe(200);
     await age(552);
@@ -139,6 +161,11 @@ it("ends at the end of a month as a calendar does", () => {
   expect(hasEnded(link, 18, new Date("2028-02-29T11:59:00Z"))).toBe(false);
   expect(hasEnded(link, 18, new Date("2028-02-29T12:01:00Z"))).toBe(true);
   expect(hasEnded({ ...link, calledBackAt: new Date() }, 18, new Date("2026-09-01T00:00:00Z"))).toBe(true);
-  const sent = [{ sentTo: "+1", at: "2026-01-01T00:00:00Z" }, { sentTo: "+2", at: "2026-06-01T00:00:00Z" }]; // prettier-ignore
-  expect(liveLinks(sent, 3, new Date("2026-07-01T00:00:00Z"))).toEqual([{ sentTo: "+2", at: sent[1]?.at, endsAt: "2026-09-01T00:00:00.000Z" }]); // prettier-ignore
+  const sent = [
+    { sentTo: "+1", at: "2026-01-01T00:00:00Z" },
+    { sentTo: "+2", at: "2026-06-01T00:00:00Z" },
+  ];
+  expect(liveLinks(sent, 3, new Date("2026-07-01T00:00:00Z"))).toEqual([
+    { sentTo: "+2", at: sent[1]?.at, endsAt: "2026-09-01T00:00:00.000Z" },
+  ]);
 });

@@ -2,7 +2,7 @@ import type { ReceiptView } from "@mechanon/contract";
 import { DateTime } from "luxon";
 import type { Sequelize, Transaction } from "sequelize";
 import { askPrepared } from "../db/askPrepared";
-import { AppError } from "../http/errors";
+import { AppError } from "../errors/appError";
 import type { Scope } from "../scope";
 
 /** A link to a receipt, and what it was sent with. */

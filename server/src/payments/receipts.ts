@@ -3,7 +3,7 @@ import { mayText, receiptOf, receiptText, showVehicle, textPhone } from "@mechan
 import type { ReceiptView, WorkOrderView } from "@mechanon/contract";
 import { findCustomer } from "../customers/service";
 import { ofBusiness } from "../db/ofBusiness";
-import { AppError } from "../http/errors";
+import { AppError } from "../errors/appError";
 import { queueMessage } from "../messages/service";
 import type { Deps, Scope } from "../scope";
 import { findVehicle } from "../vehicles/service";

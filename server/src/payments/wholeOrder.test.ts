@@ -5,12 +5,12 @@ import {
   openOrders,
   sendCommand,
   startTestServer,
-  type Person,
+  type TestPerson,
   type TestServer,
 } from "../testing/testServer";
 
 let server: TestServer;
-let odile: Person;
+let odile: TestPerson;
 const customerId = uuid();
 const vehicleId = uuid();
 const orderId = uuid();

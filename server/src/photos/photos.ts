@@ -1,7 +1,7 @@
 import type { Sequelize, Transaction } from "sequelize";
 import { askPrepared } from "../db/askPrepared";
 import type { Deps } from "../scope";
-import { photoKey, type PhotoStore } from "./store/photoStore";
+import { photoKey, type PhotoStore } from "../photoStore/photoStore";
 
 export const FORGET_PHOTOS_TASK = "forgetPhotos";
 

@@ -2,11 +2,11 @@ import pg from "pg";
 import { QueryTypes } from "sequelize";
 import { v7 as uuid } from "uuid";
 import type { BusinessView } from "@mechanon/contract";
-import { startTestServer, type Person, type TestServer } from "../testing/testServer";
+import { startTestServer, type TestPerson, type TestServer } from "../testing/testServer";
 import { maintain } from "./maintenance";
 
 let server: TestServer;
-let odile: Person;
+let odile: TestPerson;
 beforeAll(async () => {
   server = await startTestServer();
   odile = await server.signIn();

@@ -5,12 +5,15 @@ export const MAINTENANCE_TASK = "maintenance";
 /** A device that was away for longer has lost its answers; what it made is still found by its own id. */
 const KEPT_KEYS_DAYS = 60;
 const KEPT_DEVICES_DAYS = 365;
+/** Whoever sends the rest later than that begins anew. */
+const KEPT_PIECES_DAYS = 30;
 const HISTORY_MONTHS_AHEAD = 12;
 
-/** What has to be seen to every day: months ahead for the history, old keys, sessions and devices, requests nobody asks about. */
+/** What has to be seen to every day: months ahead for the history, old keys, pieces of photos, sessions and devices, requests nobody asks about. */
 export async function maintain(owner: ClientBase): Promise<void> {
   await owner.query(`select add_history_partitions(${HISTORY_MONTHS_AHEAD})`);
   await owner.query(`delete from idempotency_keys where created_at < now() - interval '${KEPT_KEYS_DAYS} days'`);
+  await owner.query(`delete from photo_pieces where arrived_at < now() - interval '${KEPT_PIECES_DAYS} days'`);
   await owner.query("delete from directory.sessions where expires_at < now()");
   await owner.query(`delete from directory.devices where used_at < now() - interval '${KEPT_DEVICES_DAYS} days'`);
   await owner.query(

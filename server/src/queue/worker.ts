@@ -4,7 +4,7 @@ import pg from "pg";
 import { messagePayload, sendMessage } from "../messages/sendMessage";
 import { BEHIND_TASK, behindSteps, runBehind } from "../behind/runBehind";
 import { SETTLE_TASK } from "../externalRequests/reserveRequest";
-import { settlePayload, settleRequest } from "../externalRequests/settleRequest";
+import { settlePayload, settleRequest } from "./settleRequest";
 import { SEND_MESSAGE_TASK } from "../messages/service";
 import { z } from "zod";
 import { FORGET_PHOTOS_TASK, removeBytes } from "../photos/photos";

@@ -44,7 +44,12 @@ export async function customersByOtherWords(
   let best = nobody;
   for (const those of kept) {
     if (those.length === 0) continue;
-    const customers = await ofFitting(db, businessId, those.map((place) => typed[place] ?? ""), those.map((place) => fitting[place] ?? [])); // prettier-ignore
+    const customers = await ofFitting(
+      db,
+      businessId,
+      those.map((place) => typed[place] ?? ""),
+      those.map((place) => fitting[place] ?? []),
+    );
     const oddWords = typed.filter((_, place) => !those.includes(place));
     if ((customers[0]?.[1] ?? 0) > (best.customers[0]?.[1] ?? 0)) best = { customers, oddWords };
   }

@@ -8,7 +8,8 @@ import {
   type SearchedCustomer,
 } from "@mechanon/core";
 import { Op, QueryTypes, type Sequelize, type Transaction } from "sequelize";
-import { CustomerRow, VehiclePersonRow, VehicleRow } from "../db/models";
+import { CustomerRow } from "../customers/model";
+import { VehiclePersonRow, VehicleRow } from "../vehicles/model";
 import { latinOf } from "./latin";
 
 /** Counted up when words or keys are read in another way: what was written before is written anew at the start. */

@@ -1,7 +1,12 @@
 import type { FittingWord } from "./findWords";
 import { likelyWords, wordsAsTyped } from "./likelyWords";
 
-const word = (text: string, way: FittingWord["way"], customers: number): FittingWord => ({ word: text, way, fit: 0, customers }); // prettier-ignore
+const word = (text: string, way: FittingWord["way"], customers: number): FittingWord => ({
+  word: text,
+  way,
+  fit: 0,
+  customers,
+});
 const texts = (words: readonly FittingWord[]): string[] => words.map(({ word: text }) => text);
 
 describe("words", () => {
@@ -27,6 +32,9 @@ describe("words", () => {
     expect(texts(likelyWords("148", [word("148", "whole", 20), word("149", "near", 20)]))).toEqual(["148"]);
   });
   it("are all likely when nothing else is left", () => {
-    expect(texts(likelyWords("vre", [word("ver", "near", 2000), word("silvre", "part", 5000)]))).toEqual(["ver", "silvre"]); // prettier-ignore
+    expect(texts(likelyWords("vre", [word("ver", "near", 2000), word("silvre", "part", 5000)]))).toEqual([
+      "ver",
+      "silvre",
+    ]);
   });
 });

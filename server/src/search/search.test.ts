@@ -1,9 +1,9 @@
 import { v7 as uuid } from "uuid";
 import type { Customer, Found } from "@mechanon/contract";
-import { findOrder, startTestServer, type Answer, type Person, type TestServer } from "../testing/testServer";
+import { findOrder, startTestServer, type HttpAnswer, type TestPerson, type TestServer } from "../testing/testServer";
 
 let server: TestServer;
-let odile: Person;
+let odile: TestPerson;
 
 beforeAll(async () => {
   server = await startTestServer();
@@ -11,7 +11,7 @@ beforeAll(async () => {
 });
 afterAll(() => server?.stop());
 
-const create = (body: object, id = uuid()): Promise<Answer<Customer>> =>
+const create = (body: object, id = uuid()): Promise<HttpAnswer<Customer>> =>
   odile.post<Customer>("/api/customers", { id, ...body }, { "Idempotency-Key": id });
 const find = async (typed: string): Promise<Found> =>
   (await odile.get<Found>(`/api/search?q=${encodeURIComponent(typed)}`)).body;
@@ -97,11 +97,18 @@ describe("the search", () => {
   it("finds names of any script", async () => {
     await create({ name: "نور الهدى" });
     await create({ name: "Søren Ægidius 🚗" });
-    expect([(await names("نور"))[0], await names("soren aegidius"), await names("🚗")]).toEqual(["نور الهدى", ["Søren Ægidius 🚗"], ["Søren Ægidius 🚗"]]); // prettier-ignore
+    expect([(await names("نور"))[0], await names("soren aegidius"), await names("🚗")]).toEqual([
+      "نور الهدى",
+      ["Søren Ægidius 🚗"],
+      ["Søren Ægidius 🚗"],
+    ]);
   });
   it("finds names and streets however they are spelled", async () => {
     const place = { town: "St Orran", region: "WA", postcode: "98121", latitude: null, longitude: null };
-    await create({ name: "Pieter van der Quell", serviceAddresses: [{ id: uuid(), place: { ...place, street: "4417 NE Saint Orsel Street" } }] }); // prettier-ignore
+    await create({
+      name: "Pieter van der Quell",
+      serviceAddresses: [{ id: uuid(), place: { ...place, street: "4417 NE Saint Orsel Street" } }],
+    });
     await create({ name: "Birch & Daughters", kind: "business" });
     await create({ name: "西田小春" });
     for (const typed of ["vanderquell", "van der quell", "4417 st orsel", "northeast saint orsel st", "saint orran"])
@@ -124,7 +131,10 @@ describe("the search", () => {
     expect(bram?.openWork.map(({ id }) => id)).toContain(order.id);
   });
   it("says what else matched", async () => {
-    expect((await find("gideon")).customers[0]?.foundBy).toEqual([{ what: "contact", text: "Gideon Maas, Fleet manager" }, { what: "email", text: "gideon@example.com" }]); // prettier-ignore
+    expect((await find("gideon")).customers[0]?.foundBy).toEqual([
+      { what: "contact", text: "Gideon Maas, Fleet manager" },
+      { what: "email", text: "gideon@example.com" },
+    ]);
   });
   it("finds a new name, a changed one no more by the old", async () => {
     const { body } = await create({ name: "Quillon Ashgrove" });
@@ -136,9 +146,19 @@ describe("the search", () => {
 
 describe("names as they are heard", () => {
   beforeAll(async () => {
-    for (const name of ["William Tetherstone", "Katherine Schmidt", "Piotr Kowalczyk", "Remy Thibodeaux", "Sean Ashgrove", "Linh Nguyen", "Fiona MacGillivray", "Иван Петренко", "Ελένη Παπαδοπούλου"])
+    for (const name of [
+      "William Tetherstone",
+      "Katherine Schmidt",
+      "Piotr Kowalczyk",
+      "Remy Thibodeaux",
+      "Sean Ashgrove",
+      "Linh Nguyen",
+      "Fiona MacGillivray",
+      "Иван Петренко",
+      "Ελένη Παπαδοπούλου",
+    ])
       await create({ name });
-  }); // prettier-ignore
+  });
   it.each([
     ["Bill Tetherstone", "William Tetherstone"],
     ["Kathryn Schmidt", "Katherine Schmidt"],
@@ -166,8 +186,18 @@ describe("names as they are heard", () => {
     expect((await find("Noor Tetherstone")).customers.length).toBeGreaterThan(0);
     expect(await find("Xqzzt Vvbnm")).toMatchObject({ customers: [], oddWords: [] });
     expect(await find("Maren Oyelaran")).toMatchObject({ oddWords: [] });
-    expect(await find("Zebulon 360 555 0111")).toMatchObject({ customers: [{ customer: { name: "Maren Oyelaran" } }], oddWords: ["zebulon"] });
-  }); // prettier-ignore
+    expect(await find("Zebulon 360 555 0111")).toMatchObject({
+      customers: [{ customer: { name: "Maren Oyelaran" } }],
+      oddWords: ["zebulon"],
+    });
+  });
+});
+
+it("finds by a plate or a model year who also has the words typed with it, and nobody else", async () => {
+  const names = async (typed: string) => (await find(typed)).customers.map(({ customer }) => customer.name);
+  expect(await names("maren LRK1204")).toEqual(["Maren Oyelaran"]);
+  expect((await find("bram LRK1204")).oddWords).not.toEqual([]);
+  expect(await names("2019 oyelaran")).toEqual(["Maren Oyelaran"]);
 });
 
 describe("a complete phone", () => {

@@ -11,7 +11,7 @@ import {
 import type { Found, FoundCustomer, Vehicle } from "@mechanon/contract";
 import type { Sequelize } from "sequelize";
 import { askPrepared } from "../db/askPrepared";
-import type { WorkOrderRow } from "../db/models";
+import type { WorkOrderRow } from "../workOrders/model";
 import type { Scope } from "../scope";
 import { listWorkOrders } from "../workOrders/summaries";
 import { FITS, findKeys } from "./findKeys";

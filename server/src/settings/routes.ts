@@ -3,14 +3,28 @@ import { routes } from "@mechanon/contract";
 import { listPeople } from "../access/routes";
 import type { Mounting } from "../http/mount";
 import type { Deps } from "../scope";
+import { laborGuide } from "../laborGuide/laborGuide";
+import { listSuppliers } from "../sourcing/suppliers";
+import { changeLibraryJobs, keepLibraryJob, libraryChanges, removeLibraryJob, undoLibraryChange } from "./library";
+import { bringInLibrary, libraryFile, libraryTable } from "./libraryFile";
+import { libraryUsage } from "./libraryUsage";
 import { newcomerReport } from "./newcomerReport";
-import { changeReceiptLinks, changeList, keepPhrase } from "./service";
+import {
+  changeConcerns,
+  changeIntervals,
+  changeLabor,
+  changeNewcomers,
+  changePay,
+  changeReceiptLinks,
+  keepPhrase,
+} from "./service";
 
 export function settingsRoutes(mounting: Mounting, { config, db, rules }: Deps): void {
   mounting.route(routes.getBusiness, async ({ scope }) => {
-    const [{ name, timeZone, isDemo, settings, libraryVersion }, people] = await Promise.all([
+    const [{ name, timeZone, isDemo, settings, libraryVersion }, people, suppliers] = await Promise.all([
       rules.now(scope.businessId),
       listPeople(scope.businessId),
+      listSuppliers(db, scope.businessId),
     ]);
     return {
       id: scope.businessId,
@@ -19,6 +33,7 @@ export function settingsRoutes(mounting: Mounting, { config, db, rules }: Deps):
       settings: redactSettings(settings, scope.actor),
       libraryVersion,
       people: people.map(({ id, name: called, isMechanic }) => ({ id, name: called, isMechanic })),
+      suppliers,
       simulated: isDemo ? { messages: `${config.standinsUrl}/phone`, switches: config.standinsUrl } : null,
     };
   });
@@ -26,19 +41,41 @@ export function settingsRoutes(mounting: Mounting, { config, db, rules }: Deps):
     const { settings, library, libraryVersion } = await rules.now(scope.businessId);
     return { version: libraryVersion, library: redactLibrary(library, settings.rules, scope.actor) };
   });
-  mounting.route(routes.changeNewcomers, async ({ scope, body: { version, ...newcomers } }) => {
-    return (await changeList(db, scope.businessId, "newcomers", version, () => ({ newcomers }))).newcomers;
+  mounting.route(routes.keepLibraryJob, async ({ scope, body }) => {
+    const { settings } = await rules.now(scope.businessId);
+    const kept = await keepLibraryJob(db, scope, body);
+    return redactLibrary([kept], settings.rules, scope.actor)[0] ?? kept;
   });
-  mounting.route(routes.changeConcerns, async ({ scope, body: { version, ...lists } }) => {
-    const { concerns, concernGaps } = await changeList(db, scope.businessId, "concerns", version, () => lists);
-    return { concerns, concernGaps };
+  mounting.route(routes.libraryFile, async ({ scope, res }) => {
+    const { library } = await rules.now(scope.businessId);
+    res
+      .set("Content-Disposition", 'attachment; filename="jobs.json"')
+      .type("application/json")
+      .send(libraryFile(scope, library));
   });
+  mounting.route(routes.libraryTable, async ({ scope, res }) => {
+    const { library } = await rules.now(scope.businessId);
+    res
+      .set("Content-Disposition", 'attachment; filename="jobs.csv"')
+      .type("text/csv")
+      .send(libraryTable(scope, library));
+  });
+  mounting.route(routes.bringInLibrary, async ({ scope, body }) => {
+    const { settings } = await rules.now(scope.businessId);
+    return bringInLibrary(db, scope, body, settings.rules);
+  });
+  mounting.route(routes.removeLibraryJob, ({ scope, params }) => removeLibraryJob(db, scope, params.id));
+  mounting.route(routes.changeLibraryJobs, ({ scope, body }) => changeLibraryJobs(db, scope, body));
+  mounting.route(routes.libraryChanges, async ({ scope }) => ({ changes: await libraryChanges(db, scope.businessId) }));
+  mounting.route(routes.undoLibraryChange, ({ scope, params }) => undoLibraryChange(db, scope, params.id));
+  mounting.route(routes.libraryUsage, ({ scope }) => libraryUsage(db, scope, new Date()));
+  mounting.route(routes.getLaborGuide, async () => laborGuide());
+  mounting.route(routes.changeNewcomers, ({ scope, body }) => changeNewcomers(db, scope.businessId, body));
+  mounting.route(routes.changeConcerns, ({ scope, body }) => changeConcerns(db, scope.businessId, body));
   mounting.route(routes.keepPhrase, ({ scope, body }) => keepPhrase(db, scope.businessId, body));
-  mounting.route(routes.changeIntervals, async ({ scope, body: { version, intervals } }) => {
-    return {
-      intervals: (await changeList(db, scope.businessId, "intervals", version, () => ({ intervals }))).intervals,
-    };
-  });
+  mounting.route(routes.changeIntervals, ({ scope, body }) => changeIntervals(db, scope.businessId, body));
+  mounting.route(routes.changeLabor, ({ scope, body }) => changeLabor(db, scope.businessId, body));
+  mounting.route(routes.changePay, ({ scope, body }) => changePay(db, scope, body));
   mounting.route(routes.changeReceiptLinks, ({ scope, body }) => changeReceiptLinks(db, scope.businessId, body.months));
   mounting.route(routes.newcomerReport, ({ scope }) => {
     return newcomerReport(db, scope.businessId, new Date());

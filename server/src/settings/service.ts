@@ -1,22 +1,162 @@
-import { upgradeSettings, type BusinessSettings, type ConcernPhrase, type ListName } from "@mechanon/core";
-import { MOST_PHRASES } from "@mechanon/contract";
+import {
+  idOf,
+  laborSettingsOf,
+  LIST_LIMITS,
+  nameOf,
+  upgradeSettings,
+  wholeOf,
+  withChanges,
+  withLaborSettings,
+  type BusinessSettings,
+  type ConcernPhrase,
+  type ItemChange,
+  type KeyOf,
+  type LaborSettings,
+  type ListName,
+  type NewcomerSettings,
+  type PersonPay,
+} from "@mechanon/core";
+import type { routes } from "@mechanon/contract";
 import type { Sequelize } from "sequelize";
+import type { z } from "zod";
 import { askPrepared } from "../db/askPrepared";
-import { Business } from "../db/models";
-import { AppError } from "../http/errors";
+import { AppError } from "../errors/appError";
+import type { Scope } from "../scope";
+import { Business } from "./model";
+import { requireCost } from "./requireCost";
+
+type BodyOf<Route extends { body?: z.ZodType }> = z.output<NonNullable<Route["body"]>>;
 
 /**
- * Changes a list of the settings and counts its version up; the rest stays as it is.
- *
- * @param from - the version it was made from; null where nothing of the list is left out by the change.
- * @param change - what it becomes, from what it is; null: it stays. Two at once take turns.
- * @throws {AppError} `version/changed` when somebody else changed the list meanwhile.
+ * Changes the ready phrases and what their gaps are filled with, item by item.
+ * @throws {AppError} `version/changed` when somebody else changed one of them meanwhile; `list/too-long`.
  */
-export async function changeList(
+export async function changeConcerns(
+  db: Sequelize,
+  businessId: string,
+  { version, ...changes }: BodyOf<typeof routes.changeConcerns>,
+): Promise<Pick<BusinessSettings, "concerns" | "concernGaps">> {
+  const { concerns, concernGaps } = await changeList(db, businessId, "concerns", (settings) => {
+    const isSame = version === settings.versions.concerns;
+    return {
+      concerns: changed(settings.concerns, changes.concerns, idOf, isSame, LIST_LIMITS.concerns),
+      concernGaps: changed(settings.concernGaps, changes.concernGaps, nameOf, isSame, LIST_LIMITS.concernGaps),
+    };
+  });
+  return { concerns, concernGaps };
+}
+
+/**
+ * Changes the owner's services, item by item.
+ * @throws {AppError} as `changeConcerns`.
+ */
+export async function changeIntervals(
+  db: Sequelize,
+  businessId: string,
+  { version, ...changes }: BodyOf<typeof routes.changeIntervals>,
+): Promise<Pick<BusinessSettings, "intervals">> {
+  const { intervals } = await changeList(db, businessId, "intervals", (settings) => {
+    const isSame = version === settings.versions.intervals;
+    return { intervals: changed(settings.intervals, changes.intervals, idOf, isSame, LIST_LIMITS.intervals) };
+  });
+  return { intervals };
+}
+
+/**
+ * Changes the rates of labor. Work orders that are open keep the rates they were opened with.
+ * @throws {AppError} as `changeConcerns`.
+ */
+export async function changeLabor(
+  db: Sequelize,
+  businessId: string,
+  { version, labor }: BodyOf<typeof routes.changeLabor>,
+): Promise<LaborSettings> {
+  const { rules } = await changeList(db, businessId, "labor", (settings) => {
+    const before = laborSettingsOf(settings.rules);
+    const [after = before] = changed([before], labor, wholeOf, version === settings.versions.labor, 1);
+    return { rules: withLaborSettings(settings.rules, after) };
+  });
+  return laborSettingsOf(rules);
+}
+
+/**
+ * Changes how people are paid, person by person. Work orders that are open keep the pay they were opened with.
+ * @throws {AppError} as `changeConcerns`; `rights/missing` for who may not see cost.
+ */
+export async function changePay(
+  db: Sequelize,
+  { businessId, actor }: Scope,
+  { version, pay }: BodyOf<typeof routes.changePay>,
+): Promise<{ pay: PersonPay[] }> {
+  requireCost(actor);
+  const { rules } = await changeList(db, businessId, "pay", (settings) => {
+    const isSame = version === settings.versions.pay;
+    return {
+      rules: {
+        ...settings.rules,
+        pay: changed(settings.rules.pay ?? [], pay, ({ personId }) => personId, isSame, LIST_LIMITS.pay),
+      },
+    };
+  });
+  return { pay: rules.pay ?? [] };
+}
+
+/**
+ * Changes what newcomers are asked: the owner's questions item by item, how they found us whole.
+ * @throws {AppError} as `changeConcerns`.
+ */
+export async function changeNewcomers(
+  db: Sequelize,
+  businessId: string,
+  { version, ...changes }: BodyOf<typeof routes.changeNewcomers>,
+): Promise<NewcomerSettings> {
+  const { newcomers } = await changeList(db, businessId, "newcomers", (settings) => {
+    const isSame = version === settings.versions.newcomers;
+    const { foundUsBy, questions } = settings.newcomers;
+    const [ways] = changed([foundUsBy], changes.foundUsBy, wholeOf, isSame, 1);
+    return {
+      newcomers: {
+        foundUsBy: ways ?? foundUsBy,
+        questions: changed(questions, changes.questions, idOf, isSame, LIST_LIMITS.questions),
+      },
+    };
+  });
+  return newcomers;
+}
+
+/** A list with its items changed. @throws {AppError} `version/changed`, `list/too-long`. */
+function changed<Item>(
+  list: readonly Item[],
+  changes: readonly ItemChange<Item>[],
+  keyOf: KeyOf<Item>,
+  isSame: boolean,
+  most: number,
+): Item[] {
+  const items = withChanges(list, changes, keyOf, isSame);
+  if (items === null) throw changedMeanwhile();
+  if (items.length > most && items.length > list.length)
+    throw new AppError(
+      "list/too-long",
+      `The list holds ${most} at most. Nothing was saved, and what you typed is still here; take some out, then save again.`,
+    );
+  return items;
+}
+
+function changedMeanwhile(): AppError {
+  return new AppError(
+    "version/changed",
+    "Somebody else changed the same meanwhile. Nothing was saved, and what you typed is still here; take their changes in, then save again.",
+  );
+}
+
+/**
+ * Changes a list of the settings and counts its version up; the rest stays as it is. Two at once take turns.
+ * @param change - what it becomes, from what it is; null: it stays.
+ */
+async function changeList(
   db: Sequelize,
   businessId: string,
   list: ListName,
-  from: number | null,
   change: (settings: BusinessSettings) => Partial<BusinessSettings> | null,
 ): Promise<BusinessSettings> {
   return db.transaction(async (transaction) => {
@@ -26,11 +166,6 @@ export async function changeList(
       rejectOnEmpty: true,
     });
     const before = upgradeSettings(business.settings);
-    if (from !== null && from !== before.versions[list])
-      throw new AppError(
-        "version/changed",
-        "Somebody else changed this list meanwhile. Nothing was saved, and what you typed is still here; take their changes in, then save again.",
-      );
     const changes = change(before);
     if (changes === null) return before;
     const versions = { ...before.versions, [list]: before.versions[list] + 1 };
@@ -42,17 +177,17 @@ export async function changeList(
 
 /**
  * Keeps words as a phrase of the library, for all to pick; the same words again are answered as they are kept.
- * @throws {AppError} `phrase/too-many`.
+ * @throws {AppError} `list/too-long`.
  */
 export async function keepPhrase(db: Sequelize, businessId: string, phrase: ConcernPhrase): Promise<ConcernPhrase> {
   const same = ({ id, text }: ConcernPhrase): boolean =>
     id === phrase.id || text.toLowerCase() === phrase.text.toLowerCase();
-  const { concerns } = await changeList(db, businessId, "concerns", null, (settings) => {
+  const { concerns } = await changeList(db, businessId, "concerns", (settings) => {
     if (settings.concerns.some(same)) return null;
-    if (settings.concerns.length >= MOST_PHRASES)
+    if (settings.concerns.length >= LIST_LIMITS.concerns)
       throw new AppError(
-        "phrase/too-many",
-        `The library holds ${MOST_PHRASES} phrases already. The concern is kept on the work order; take phrases out that nobody picks.`,
+        "list/too-long",
+        `The library holds ${LIST_LIMITS.concerns} phrases already. The concern is kept on the work order; take phrases out that nobody picks.`,
       );
     return { concerns: [...settings.concerns, phrase] };
   });

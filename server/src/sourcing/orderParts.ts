@@ -12,7 +12,7 @@ import {
 } from "../externalRequests/externalRequest";
 import { recordAnswer } from "../externalRequests/recordAnswer";
 import { isCommandId, reserveRequest } from "../externalRequests/reserveRequest";
-import { AppError } from "../http/errors";
+import { AppError } from "../errors/appError";
 import type { OrderAnswer, SupplierOffer } from "../outside/suppliers/port";
 import type { Deps, Scope } from "../scope";
 import { findWorkOrder } from "../workOrders/service";

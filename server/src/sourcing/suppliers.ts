@@ -1,11 +1,22 @@
 import type { Sequelize } from "sequelize";
 import { askPrepared } from "../db/askPrepared";
-import { AppError } from "../http/errors";
+import { AppError } from "../errors/appError";
 import { OutsideError } from "../outside/http";
 
 export interface Supplier {
   id: string;
   name: string;
+  /** E.164; null: none is kept. */
+  phone: string | null;
+}
+
+/** The suppliers of the business, the one it buys from first first. */
+export function listSuppliers(db: Sequelize, businessId: string): Promise<Supplier[]> {
+  return askPrepared<Supplier>(
+    db,
+    "select id, name, phone from suppliers where business_id = $1 order by position, id",
+    [businessId],
+  );
 }
 
 /**
@@ -15,7 +26,7 @@ export interface Supplier {
 export async function findSupplier(db: Sequelize, businessId: string, id: string | null): Promise<Supplier> {
   const [found] = await askPrepared<Supplier>(
     db,
-    `select id, name from suppliers where business_id = $1 and ($2::text is null or id = $2) order by position, id limit 1`,
+    `select id, name, phone from suppliers where business_id = $1 and ($2::text is null or id = $2) order by position, id limit 1`,
     [businessId, id],
   );
   if (!found)

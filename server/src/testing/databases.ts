@@ -9,9 +9,18 @@ function given(name: string): string {
 }
 
 /** Makes an empty database that the owner of all tables owns. @returns Its name. */
-export async function makeDatabase(kind: string): Promise<string> {
+export function makeDatabase(kind: string): Promise<string> {
+  return copyOf("template1", kind);
+}
+
+/** Makes a database with the demo in it. @returns Its name. @see scripts/demoTemplate */
+export function makeDemoDatabase(kind: string): Promise<string> {
+  return copyOf(given("DEMO_TEMPLATE"), kind);
+}
+
+async function copyOf(template: string, kind: string): Promise<string> {
   const database = `${kind}_${randomBytes(6).toString("hex")}`;
-  await ask(`create database ${database} owner mechanon_owner`);
+  await ask(`create database ${database} owner mechanon_owner template ${template}`);
   return database;
 }
 

@@ -1,5 +1,5 @@
 import { QueryTypes } from "sequelize";
-import { loadDemo } from "../demo/load";
+import { loadDemo } from "../demo/loadDemo";
 import type { TestServer } from "./testServer";
 
 /** What tells rows of the other business apart, wherever they show. */

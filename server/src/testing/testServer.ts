@@ -5,9 +5,9 @@ import { join } from "node:path";
 import type { Sequelize } from "sequelize";
 import { v7 as uuid } from "uuid";
 import type {
-  CustomerSheet,
+  CustomerSheetView,
   Found,
-  OpenWork,
+  OpenWorkView,
   WorkOrderChange,
   WorkOrderSummary,
   WorkOrderView,
@@ -15,22 +15,22 @@ import type {
 import { readConfig } from "../config";
 import { connect } from "../db/connect";
 import { start, type Running } from "../start";
-import { dropDatabase, makeDatabase, urlsOf } from "./databases";
+import { dropDatabase, makeDemoDatabase, urlsOf } from "./databases";
 
 const ROOT = join(__dirname, "..", "..", "..");
 
 /** What an HTTP answer holds, for tests. */
-export interface Answer<T = unknown> {
+export interface HttpAnswer<T = unknown> {
   status: number;
   body: T;
   headers: Headers;
 }
 
 /** A person with a session. */
-export interface Person {
-  get<T>(path: string): Promise<Answer<T>>;
-  post<T>(path: string, body: unknown, headers?: Record<string, string>): Promise<Answer<T>>;
-  send<T>(method: string, path: string, body?: unknown, headers?: Record<string, string>): Promise<Answer<T>>;
+export interface TestPerson {
+  get<T>(path: string): Promise<HttpAnswer<T>>;
+  post<T>(path: string, body: unknown, headers?: Record<string, string>): Promise<HttpAnswer<T>>;
+  send<T>(method: string, path: string, body?: unknown, headers?: Record<string, string>): Promise<HttpAnswer<T>>;
   cookie: string;
 }
 
@@ -41,10 +41,10 @@ export interface TestServer {
   db: Sequelize;
   /** A second server on the same database. */
   startSecond(): Promise<Running>;
-  signIn(login?: string, url?: string): Promise<Person>;
+  signIn(login?: string, url?: string): Promise<TestPerson>;
   /** Somebody whose password is not the demo's own for that name. */
-  signInAs(login: string, password: string, headers?: Record<string, string>): Promise<Person>;
-  stranger(url?: string): Person;
+  signInAs(login: string, password: string, headers?: Record<string, string>): Promise<TestPerson>;
+  stranger(url?: string): TestPerson;
   fault(service: string, fault: string, times?: number): Promise<void>;
   sentMessages(): Promise<{ to: string; text: string }[]>;
   stopStandins(): Promise<void>;
@@ -55,8 +55,7 @@ const PASSWORDS: Record<string, string> = { odile: "lantern-7", tomas: "anchor-2
 
 /** Starts a server for one test file; needs the addresses ./test sets. @param over - what of its environment is another. */
 export async function startTestServer(over: Record<string, string> = {}): Promise<TestServer> {
-  const database = await makeDatabase("test");
-  const standins = await startStandins();
+  const [database, standins] = await Promise.all([makeDemoDatabase("test"), startStandins()]);
   const config = readConfig({
     PORT: "0",
     ...urlsOf(database),
@@ -107,19 +106,19 @@ export async function startTestServer(over: Record<string, string> = {}): Promis
 }
 
 /** The sheet of the customer found first by what is typed. */
-export async function findSheet(who: Person, typed: string): Promise<CustomerSheet> {
+export async function findSheet(who: TestPerson, typed: string): Promise<CustomerSheetView> {
   const { body: found } = await who.get<Found>(`/api/search?q=${encodeURIComponent(typed)}`);
-  return (await who.get<CustomerSheet>(`/api/customers/${found.customers[0]?.customer.id ?? ""}`)).body;
+  return (await who.get<CustomerSheetView>(`/api/customers/${found.customers[0]?.customer.id ?? ""}`)).body;
 }
 
 /** Everything open, of all kinds of waiting. */
-export async function openOrders(who: Person): Promise<WorkOrderSummary[]> {
-  const { body } = await who.get<OpenWork>("/api/open-work");
+export async function openOrders(who: TestPerson): Promise<WorkOrderSummary[]> {
+  const { body } = await who.get<OpenWorkView>("/api/open-work");
   return body.groups.flatMap(({ workOrders }) => workOrders);
 }
 
 /** A work order of the demo, by its customer's name. */
-export async function findOrder(who: Person, customerName: string): Promise<WorkOrderSummary> {
+export async function findOrder(who: TestPerson, customerName: string): Promise<WorkOrderSummary> {
   const sheet = await findSheet(who, customerName);
   const order = [...sheet.openWork, ...sheet.pastWork][0];
   if (!order) throw new Error(`the demo has no work order for ${customerName}`);
@@ -135,11 +134,11 @@ export interface Outcomes {
 
 /** Sends one command to a work order, and looks at what came of it. */
 export async function sendCommand(
-  who: Person,
+  who: TestPerson,
   workOrderId: string,
   command: object,
   id: string = uuid(),
-): Promise<Answer<Outcomes>> {
+): Promise<HttpAnswer<Outcomes>> {
   const answer = await who.post<Outcomes>(`/api/work-orders/${workOrderId}/commands`, {
     commands: [{ id, at: new Date().toISOString(), command }],
   });
@@ -148,12 +147,14 @@ export async function sendCommand(
   return { ...answer, body: { ...answer.body, workOrder } };
 }
 
-/** Waits until something holds, asking again and again. */
-export async function until<T>(ask: () => Promise<T>, holds: (value: T) => boolean, tries = 100): Promise<T> {
-  for (let attempt = 0; attempt < tries; attempt++) {
+const ASKED_AGAIN_MS = 25;
+
+/** Waits until something holds, asking again and again. @param tenths - of a second it may take, beside the asking. */
+export async function until<T>(ask: () => Promise<T>, holds: (value: T) => boolean, tenths = 100): Promise<T> {
+  for (let attempt = 0; attempt < (tenths * 100) / ASKED_AGAIN_MS; attempt++) {
     const value = await ask();
     if (holds(value)) return value;
-    await new Promise((resolve) => setTimeout(resolve, 100));
+    await new Promise((resolve) => setTimeout(resolve, ASKED_AGAIN_MS));
   }
   throw new Error("it never came to hold");
 }
@@ -163,20 +164,21 @@ async function signedIn(
   login: string,
   password: string,
   headers: Record<string, string> = {},
-): Promise<Person> {
+): Promise<TestPerson> {
   const answer = await request(url, "POST", "/api/session", { login, password }, headers);
   if (answer.status !== 200) throw new Error(`sign-in failed with ${answer.status}`);
   const cookies = answer.headers.getSetCookie().map((cookie) => cookie.split(";")[0] ?? "");
   return person(url, cookies.join("; "));
 }
 
-function person(url: string, cookie: string): Person {
+function person(url: string, cookie: string): TestPerson {
   const send = <T>(
     method: string,
     path: string,
     body?: unknown,
     headers: Record<string, string> = {},
-  ): Promise<Answer<T>> => request<T>(url, method, path, body, { ...(cookie ? { Cookie: cookie } : {}), ...headers });
+  ): Promise<HttpAnswer<T>> =>
+    request<T>(url, method, path, body, { ...(cookie ? { Cookie: cookie } : {}), ...headers });
   return {
     cookie,
     send,
@@ -191,7 +193,7 @@ async function request<T>(
   path: string,
   body: unknown,
   headers: Record<string, string>,
-): Promise<Answer<T>> {
+): Promise<HttpAnswer<T>> {
   const isRaw = typeof body === "string" || body instanceof Uint8Array;
   const response = await fetch(url + path, {
     method,

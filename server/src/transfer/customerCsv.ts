@@ -23,7 +23,19 @@ export function customerHeadings({ phones, emails, sites, contacts }: Widths): s
     "Known from",
     ...repeat(phones, (n) => [`Phone${n}`, `Phone${n} label`]),
     ...repeat(emails, (n) => [`Email${n}`, `Email${n} label`]),
-    ...repeat(sites, (n) => [`Site${n}`, `Site${n} street`, `Site${n} town`, `Site${n} state`, `Site${n} postcode`, `Site${n} gate code`, `Site${n} dog`, `Site${n} slope`, `Site${n} height limit`, `Site${n} surface`, `Site${n} access`]),
+    ...repeat(sites, (n) => [
+      `Site${n}`,
+      `Site${n} street`,
+      `Site${n} town`,
+      `Site${n} state`,
+      `Site${n} postcode`,
+      `Site${n} gate code`,
+      `Site${n} dog`,
+      `Site${n} slope`,
+      `Site${n} height limit`,
+      `Site${n} surface`,
+      `Site${n} access`,
+    ]),
     "Billing street",
     "Billing town",
     "Billing state",
@@ -33,7 +45,7 @@ export function customerHeadings({ phones, emails, sites, contacts }: Widths): s
     "Found us by",
     "Usual payer",
     "Notes",
-  ]; // prettier-ignore
+  ];
 }
 
 /** A customer under those headings. */

@@ -2,7 +2,8 @@ import type { Response } from "express";
 import { showPhone } from "@mechanon/core";
 import type { Customer, Vehicle } from "@mechanon/contract";
 import { Op, QueryTypes, type Sequelize } from "sequelize";
-import { CustomerRow, VehicleRow } from "../db/models";
+import { CustomerRow } from "../customers/model";
+import { VehicleRow } from "../vehicles/model";
 import { toCustomer } from "../customers/toCustomer";
 import type { Scope } from "../scope";
 import { toVehicle } from "../vehicles/toVehicle";
@@ -122,9 +123,15 @@ function phoneText(customer: Pick<Customer, "phones">, index: number): string {
 }
 
 function contactLines(customer: Customer): Line[] {
-  return customer.contacts.map(({ name, role, phone, email }) =>
-    [customer.id, customer.name, phoneText(customer, 0), name, role, phone ? showPhone(phone.number, phone.extension) : "", email],
-  ); // prettier-ignore
+  return customer.contacts.map(({ name, role, phone, email }) => [
+    customer.id,
+    customer.name,
+    phoneText(customer, 0),
+    name,
+    role,
+    phone ? showPhone(phone.number, phone.extension) : "",
+    email,
+  ]);
 }
 
 function carLines({ customers, vehicles }: Page): Line[] {
@@ -132,6 +139,20 @@ function carLines({ customers, vehicles }: Page): Line[] {
   return vehicles.flatMap(({ customerId, vin, plate, region, year, make, model, color, unitNumber }) => {
     const customer = byId.get(customerId);
     if (!customer) return [];
-    return [[customer.id, customer.name, phoneText(customer, 0), vin, plate, region, year === null ? "" : String(year), make, model, color, unitNumber]];
-  }); // prettier-ignore
+    return [
+      [
+        customer.id,
+        customer.name,
+        phoneText(customer, 0),
+        vin,
+        plate,
+        region,
+        year === null ? "" : String(year),
+        make,
+        model,
+        color,
+        unitNumber,
+      ],
+    ];
+  });
 }

@@ -73,7 +73,10 @@ describe("CSV", () => {
     ["pipes", "Name|Phone\nA|1\n"],
     ["carriage returns", "Name,Phone\r\nA,1\r\n"],
   ])("with %s", async (_what, text) => {
-    expect(await read(text)).toMatchObject({ table: { headings: ["Name", "Phone"], mapping: ["name", "phone"] }, rows: [["A", "1"]] }); // prettier-ignore
+    expect(await read(text)).toMatchObject({
+      table: { headings: ["Name", "Phone"], mapping: ["name", "phone"] },
+      rows: [["A", "1"]],
+    });
   });
   it("keeps line ends, quotes and separators inside quotes", async () => {
     const { rows } = await read('Name,Notes\n"Oyelaran, Maren","says ""hi""\nand waves"\n');
@@ -99,7 +102,10 @@ describe("CSV", () => {
     expect(seen[1233]).toBe("Person 1233");
   });
   it("with a quote that is not closed is stopped where it begins", async () => {
-    const rows = Array.from({ length: 200 }, (_, index) => `Person ${index},360 555 0${100 + index},${index} Kelp St,Larkhaven,WA`); // prettier-ignore
+    const rows = Array.from(
+      { length: 200 },
+      (_, index) => `Person ${index},360 555 0${100 + index},${index} Kelp St,Larkhaven,WA`,
+    );
     rows[3] = `"${rows[3]}`;
     await expect(read(["Name,Phone,Street,Town,State", ...rows].join("\n"))).rejects.toThrow(
       /from about line 5 on, one field goes over 197 lines.*quote before “Person 3,360 555 0103,3 Kelp St/,
@@ -110,22 +116,62 @@ describe("CSV", () => {
     await expect(read(`Name;Notes\nA;"${"x\n".repeat(300)}"\n`)).rejects.toThrow(/probably not closed/);
   });
   it("without headings, or with others' headings, is read by what stands in it", async () => {
-    expect(await read("Maren Oyelaran,360 555 0111,maren@example.com,98099,2019\nNoor Haddad,360 555 0113,noor@example.com,98099,2010\n")).toMatchObject({
+    expect(
+      await read(
+        "Maren Oyelaran,360 555 0111,maren@example.com,98099,2019\nNoor Haddad,360 555 0113,noor@example.com,98099,2010\n",
+      ),
+    ).toMatchObject({
       table: { headings: ["", "", "", "", ""], mapping: ["name", "phone", "email", "postcode", "carYear"] },
-      rows: [["Maren Oyelaran", "360 555 0111", "maren@example.com", "98099", "2019"], ["Noor Haddad"].concat("360 555 0113", "noor@example.com", "98099", "2010")],
+      rows: [
+        ["Maren Oyelaran", "360 555 0111", "maren@example.com", "98099", "2019"],
+        ["Noor Haddad"].concat("360 555 0113", "noor@example.com", "98099", "2010"),
+      ],
     });
-    expect((await read("Vorname;Nachname;Handy;Straße;Hausnummer;PLZ;Ort;Kennzeichen;Bemerkung\nMaren;Oyelaran;360 555 0111;Heron Landing;18;98099;Larkhaven;LRK1204;Hund\n")).table?.mapping).toEqual(["firstName", "lastName", "mobilePhone", "street", "houseNumber", "postcode", "town", "carPlate", "notes"]);
-    expect((await read("Wer,Womit,Post\nMaren Oyelaran,360 555 0111,maren@example.com\nNoor Haddad,360 555 0113,noor@example.com\n")).table?.mapping).toEqual(["name", "phone", "email"]);
-  }); // prettier-ignore
+    expect(
+      (
+        await read(
+          "Vorname;Nachname;Handy;Straße;Hausnummer;PLZ;Ort;Kennzeichen;Bemerkung\nMaren;Oyelaran;360 555 0111;Heron Landing;18;98099;Larkhaven;LRK1204;Hund\n",
+        )
+      ).table?.mapping,
+    ).toEqual([
+      "firstName",
+      "lastName",
+      "mobilePhone",
+      "street",
+      "houseNumber",
+      "postcode",
+      "town",
+      "carPlate",
+      "notes",
+    ]);
+    expect(
+      (
+        await read(
+          "Wer,Womit,Post\nMaren Oyelaran,360 555 0111,maren@example.com\nNoor Haddad,360 555 0113,noor@example.com\n",
+        )
+      ).table?.mapping,
+    ).toEqual(["name", "phone", "email"]);
+  });
   it("of no rows, or of a thousand columns, is none", async () => {
     await expect(read("")).rejects.toThrow("the file has no rows");
     await expect(read(Array.from({ length: 501 }, () => "a").join(","))).rejects.toThrow("501 columns");
   });
   it("shows the first cells of each column, and names columns without a heading", () => {
-    expect(samplesOf(["Name", ""], [["A", " "], ["B", "x"], ["", "y"], ["C", "z"], ["D", "w"]])).toEqual([
+    expect(
+      samplesOf(
+        ["Name", ""],
+        [
+          ["A", " "],
+          ["B", "x"],
+          ["", "y"],
+          ["C", "z"],
+          ["D", "w"],
+        ],
+      ),
+    ).toEqual([
       { heading: "Name", samples: ["A", "B", "C"] },
       { heading: "Column 2", samples: ["x", "y", "z"] },
-    ]); // prettier-ignore
+    ]);
   });
 });
 
@@ -136,7 +182,10 @@ describe("vCards", () => {
     expect(card).toContain("UID:urn:uuid:0190a000-0000-7000-8000-000000000001");
     expect(card.split("\r\n").every((line) => line.length <= 75)).toBe(true);
     expect(() => ICAL.parse(card) as unknown).not.toThrow();
-    expect(readBack(card)).toMatchObject({ name: "Maren, Oyelaran; & Co", details: { notes: `one\ntwo, three; ${"x".repeat(90)}` } }); // prettier-ignore
+    expect(readBack(card)).toMatchObject({
+      name: "Maren, Oyelaran; & Co",
+      details: { notes: `one\ntwo, three; ${"x".repeat(90)}` },
+    });
   });
   it("bring back what they took out", () => {
     const details: Partial<CustomerDetails> = {
@@ -145,16 +194,44 @@ describe("vCards", () => {
         { number: "+13605550196", extension: "12", label: "Work" },
       ],
       emails: [{ address: "maren@example.com", label: "" }],
-      serviceAddresses: [{ id: "a", label: "", access: noAccessNotes(), place: { street: "18 Heron Landing", town: "Larkhaven", region: "WA", postcode: "98099", latitude: null, longitude: null } }],
-      contacts: [{ id: "c", name: "Idris Oyelaran", role: "Spouse", phone: null, email: null, approvalLimitCents: 0, mayPay: false, mayHandOverKeys: false }],
-    }; // prettier-ignore
+      serviceAddresses: [
+        {
+          id: "a",
+          label: "",
+          access: noAccessNotes(),
+          place: {
+            street: "18 Heron Landing",
+            town: "Larkhaven",
+            region: "WA",
+            postcode: "98099",
+            latitude: null,
+            longitude: null,
+          },
+        },
+      ],
+      contacts: [
+        {
+          id: "c",
+          name: "Idris Oyelaran",
+          role: "Spouse",
+          phone: null,
+          email: null,
+          approvalLimitCents: 0,
+          mayPay: false,
+          mayHandOverKeys: false,
+        },
+      ],
+    };
     const read = readBack(toVcard(customer(details)));
     expect(read).toMatchObject({ kind: "person", name: "Maren Oyelaran", fault: null, remarks: [] });
     expect(read.details.phones).toEqual(details.phones);
     expect(read.details.emails).toEqual(details.emails);
     expect(read.details.serviceAddresses[0]?.place.street).toBe("18 Heron Landing");
     expect(read.details.contacts[0]?.name).toBe("Idris Oyelaran");
-    expect(readBack(toVcard(customer({ kind: "business", name: "Harbor Bread" })))).toMatchObject({ kind: "business", name: "Harbor Bread" }); // prettier-ignore
+    expect(readBack(toVcard(customer({ kind: "business", name: "Harbor Bread" })))).toMatchObject({
+      kind: "business",
+      name: "Harbor Bread",
+    });
   });
   it("any name and note survives", () => {
     const text = fc.string({ unit: fc.constantFrom(..."abc,;:\\\"'\nß🚗 "), minLength: 1, maxLength: 40 });
@@ -174,7 +251,9 @@ describe("vCards", () => {
   });
   it("with sixty thousand numbers are read as quickly as any, and say what was left out", () => {
     const phones = Array.from({ length: 60_000 }, (_, index) => `TEL:+1${3605550000 + index}`).join("\n");
-    const rows = cardsOf(`BEGIN:VCARD\nVERSION:4.0\nFN:Too Many\n${phones}\nEND:VCARD\nBEGIN:VCARD\nVERSION:4.0\nFN:Next\nEND:VCARD`); // prettier-ignore
+    const rows = cardsOf(
+      `BEGIN:VCARD\nVERSION:4.0\nFN:Too Many\n${phones}\nEND:VCARD\nBEGIN:VCARD\nVERSION:4.0\nFN:Next\nEND:VCARD`,
+    );
     expect(rows[0]?.[VCARD_COLUMNS.indexOf("notes")]).toMatch(/^Unreadable card \(it has \d+ characters\): BEGIN/);
     expect(rows[1]).toContain("Next");
     const some = phones.split("\n").slice(0, 1000).join("\n");
@@ -227,10 +306,13 @@ describe("cards as other programs write them", () => {
     );
     expect(read).toMatchObject({ name: "Dr. Söla Krüger", fault: null, remarks: [] });
     expect(read.details).toMatchObject({
-      phones: [{ number: "+13605550101", label: "Mobile" }, { number: "+13605550102", label: "Work" }],
+      phones: [
+        { number: "+13605550101", label: "Mobile" },
+        { number: "+13605550102", label: "Work" },
+      ],
       serviceAddresses: [{ place: { street: "12 Kelp Street, Apt 4", town: "Larkhaven", postcode: "98099" } }],
       notes: "Gate sticks\npush",
-    }); // prettier-ignore
+    });
   });
   it("with PO boxes, second addresses, escaped semicolons, labels in groups, and a title", () => {
     const read = readBack(
@@ -252,13 +334,18 @@ describe("cards as other programs write them", () => {
     expect(read.details).toMatchObject({
       phones: [{ label: "Dispatch" }],
       contacts: [{ name: "Gideon Maas", role: "Fleet manager" }],
-      serviceAddresses: [{ place: { street: "81 Ferry Slip Road; Dock 2" } }, { place: { street: "PO Box 1140", postcode: "98097" } }],
+      serviceAddresses: [
+        { place: { street: "81 Ferry Slip Road; Dock 2" } },
+        { place: { street: "PO Box 1140", postcode: "98097" } },
+      ],
       notes: "URL: https://example.com/vans",
-    }); // prettier-ignore
+    });
     expect(read.remarks).toEqual([expect.stringContaining("URL: https://example.com/vans")]);
   });
   it("without an end, and with lines that are none", () => {
-    const rows = cardsOf("BEGIN:VCARD\nVERSION:3.0\nFN:Endless One\nTEL:360 555 0101\nBEGIN:VCARD\nVERSION:3.0\nFN:Next\nwhat is this\nEND:VCARD\n"); // prettier-ignore
+    const rows = cardsOf(
+      "BEGIN:VCARD\nVERSION:3.0\nFN:Endless One\nTEL:360 555 0101\nBEGIN:VCARD\nVERSION:3.0\nFN:Next\nwhat is this\nEND:VCARD\n",
+    );
     expect(rows.map((row) => row[VCARD_COLUMNS.indexOf("name")])).toEqual(["Endless One", "Next"]);
     expect(rows[1]?.[VCARD_COLUMNS.indexOf("leftOver")]).toBe("what is this");
   });

@@ -16,7 +16,9 @@ import type { Sequelize } from "sequelize";
 import { v7 as uuid } from "uuid";
 import { sureCandidates } from "../customers/likely";
 import type { NewVehicle } from "../customers/insertCustomers";
-import { CustomerRow, ImportRow, VehicleRow, type ImportFile } from "../db/models";
+import { CustomerRow } from "../customers/model";
+import { ImportRow, type ImportFile } from "./model";
+import { VehicleRow } from "../vehicles/model";
 import { cleanVin } from "@mechanon/core/vin";
 
 /** A row with what becomes of it. */
@@ -229,7 +231,10 @@ function nameKeyOf({ year, make, model }: Pick<NewVehicle, "year" | "make" | "mo
 }
 
 function toNewVehicle(car: ImportedCar, homeRegion: string): NewVehicle {
-  const plate = car.plate === null || !/[\p{L}\p{N}]/u.test(car.plate) ? null : normalizePlate({ plate: car.plate, region: car.region ?? homeRegion }); // prettier-ignore
+  const plate =
+    car.plate === null || !/[\p{L}\p{N}]/u.test(car.plate)
+      ? null
+      : normalizePlate({ plate: car.plate, region: car.region ?? homeRegion });
   return {
     id: uuid(),
     ...car,

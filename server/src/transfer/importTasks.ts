@@ -3,7 +3,8 @@ import type { RowOutcome } from "@mechanon/contract";
 import { z } from "zod";
 import { Op, type Transaction } from "sequelize";
 import { v7 as uuid } from "uuid";
-import { CustomerRow, ImportFile, ImportRow } from "../db/models";
+import { CustomerRow } from "../customers/model";
+import { ImportFile, ImportRow } from "./model";
 import { insertCustomers, insertVehicles } from "../customers/insertCustomers";
 import type { Deps } from "../scope";
 import { indexCustomers, indexOutdated } from "../search/indexCustomers";
@@ -90,12 +91,21 @@ async function checkRows({ db }: Parts, file: ImportFile): Promise<void> {
         bind: [
           businessId,
           importId,
-          JSON.stringify(planned.map(({ row, read, outcome, remarks, known, joinsRow }) => ({ row: row.row, outcome, name: read.name, remarks, joins_row: joinsRow, customer_id: known?.id ?? null }))),
+          JSON.stringify(
+            planned.map(({ row, read, outcome, remarks, known, joinsRow }) => ({
+              row: row.row,
+              outcome,
+              name: read.name,
+              remarks,
+              joins_row: joinsRow,
+              customer_id: known?.id ?? null,
+            })),
+          ),
           planned[0]?.row.row ?? 0,
           planned.at(-1)?.row.row ?? 0,
         ],
       },
-    ); // prettier-ignore
+    );
   };
   await eachBatch(file, {}, { plan, keep, finish: () => Promise.resolve() });
   await file.update({ status: "checked", doneCount: file.rowCount });
@@ -158,7 +168,14 @@ async function applyBatch(
       return { row: row.row, id: uuid(), kind, name, details: withIds(read.details), vehicles: car ? [car] : [] };
     });
   await insertCustomers(db, businessId, made, transaction);
-  const done: Done[] = made.map(({ row, id, vehicles }) => ({ row, outcome: "new", customer_id: id, vehicle_id: vehicles[0]?.id ?? cars.broughtBefore.get(row) ?? null, before: null, version_after: 1 })); // prettier-ignore
+  const done: Done[] = made.map(({ row, id, vehicles }) => ({
+    row,
+    outcome: "new",
+    customer_id: id,
+    vehicle_id: vehicles[0]?.id ?? cars.broughtBefore.get(row) ?? null,
+    before: null,
+    version_after: 1,
+  }));
   const idOfRow = new Map(made.map(({ row, id }) => [row, id]));
   const rest = planned.filter(({ outcome }) => outcome !== "new");
   const earlier = await customersOfRows(
@@ -173,7 +190,14 @@ async function applyBatch(
   done.push(...filled);
   for (const plan of rest)
     if (plan.outcome === "fault" || plan.outcome === "skips")
-      done.push({ row: plan.row.row, outcome: plan.outcome, customer_id: plan.known?.id ?? null, vehicle_id: cars.broughtBefore.get(plan.row.row) ?? null, before: null, version_after: null }); // prettier-ignore
+      done.push({
+        row: plan.row.row,
+        outcome: plan.outcome,
+        customer_id: plan.known?.id ?? null,
+        vehicle_id: cars.broughtBefore.get(plan.row.row) ?? null,
+        before: null,
+        version_after: null,
+      });
   await noteRows(db, file, done, transaction);
   return [...made.map(({ id }) => id), ...filled.flatMap(({ customer_id: id }) => id ?? [])];
 }
@@ -204,7 +228,14 @@ async function fillCustomers(
     const target = customerId === null ? undefined : now.get(customerId);
     if (customerId === null || !target) {
       // Erased or merged since it was planned.
-      done.push({ row: plan.row.row, outcome: "skips", customer_id: null, vehicle_id: null, before: null, version_after: null }); // prettier-ignore
+      done.push({
+        row: plan.row.row,
+        outcome: "skips",
+        customer_id: null,
+        vehicle_id: null,
+        before: null,
+        version_after: null,
+      });
       continue;
     }
     const before = target.details;
@@ -212,7 +243,14 @@ async function fillCustomers(
     target.version += 1;
     const car = cars.fresh.get(plan.row.row);
     if (car) fresh.push({ ...car, customerId });
-    done.push({ row: plan.row.row, outcome: plan.outcome, customer_id: customerId, vehicle_id: car?.id ?? cars.broughtBefore.get(plan.row.row) ?? null, before, version_after: target.version }); // prettier-ignore
+    done.push({
+      row: plan.row.row,
+      outcome: plan.outcome,
+      customer_id: customerId,
+      vehicle_id: car?.id ?? cars.broughtBefore.get(plan.row.row) ?? null,
+      before,
+      version_after: target.version,
+    });
   }
   await db.query(
     `update customers set details = p.details, version = p.version, search_version = 0

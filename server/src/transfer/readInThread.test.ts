@@ -30,7 +30,11 @@ it.each([
   ["nothing", "", "csv", "the file has no rows"],
   ["no card", "hello", "vcard", "there is no card in it"],
 ] as const)("says what is wrong with %s", async (_name, text, format, words) => {
-  const read = readInThread({ bytes: bytes(text), encoding: "utf-8", format }, () => undefined, async () => undefined); // prettier-ignore
+  const read = readInThread(
+    { bytes: bytes(text), encoding: "utf-8", format },
+    () => undefined,
+    async () => undefined,
+  );
   await expect(read).rejects.toThrow(words);
 });
 
@@ -44,6 +48,11 @@ it("hands on what failed while a batch was kept, and ends the thread", async () 
 });
 
 it("gives a file up that takes too long", async () => {
-  const read = readInThread({ bytes: bytes("Name\nA"), encoding: "utf-8", format: "csv" }, () => undefined, async () => undefined, 1); // prettier-ignore
+  const read = readInThread(
+    { bytes: bytes("Name\nA"), encoding: "utf-8", format: "csv" },
+    () => undefined,
+    async () => undefined,
+    1,
+  );
   await expect(read).rejects.toThrow("took too long");
 });

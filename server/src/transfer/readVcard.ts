@@ -30,7 +30,11 @@ function rowOf(whole: string): string[] {
     if (text.length > MOST_CARD_CHARACTERS) throw new Error(`it has ${text.length} characters`);
     return layOut(new ICAL.Component(ICAL.parse(text) as [string, unknown[], unknown[]]), odd);
   } catch (error) {
-    return VCARD_COLUMNS.map((column) => (column === "notes" ? `Unreadable card (${error instanceof Error ? error.message : "?"}): ${text.slice(0, 500)}` : "")); // prettier-ignore
+    return VCARD_COLUMNS.map((column) =>
+      column === "notes"
+        ? `Unreadable card (${error instanceof Error ? error.message : "?"}): ${text.slice(0, 500)}`
+        : "",
+    );
   }
 }
 
@@ -47,7 +51,12 @@ class Cells {
   }
   row(): string[] {
     const more = this.leftOver.length - MOST_LEFT_OVER;
-    this.put("leftOver", [[...this.leftOver.slice(0, MOST_LEFT_OVER), ...(more > 0 ? [`${more} more values of this card were not taken in`] : [])].join("\n")]); // prettier-ignore
+    this.put("leftOver", [
+      [
+        ...this.leftOver.slice(0, MOST_LEFT_OVER),
+        ...(more > 0 ? [`${more} more values of this card were not taken in`] : []),
+      ].join("\n"),
+    ]);
     const taken = new Map<ImportField, number>();
     return VCARD_COLUMNS.map((field) => {
       const place = taken.get(field) ?? 0;
@@ -58,7 +67,11 @@ class Cells {
   /** Puts records of several columns beside each other; those beyond the room there is are left over. */
   records(most: number, records: readonly Partial<Record<ImportField, string>>[]): void {
     const fields = [...new Set(records.flatMap((record) => Object.keys(record) as ImportField[]))];
-    for (const field of fields) this.put(field, records.slice(0, most).map((record) => record[field] ?? "")); // prettier-ignore
+    for (const field of fields)
+      this.put(
+        field,
+        records.slice(0, most).map((record) => record[field] ?? ""),
+      );
     for (const record of records.slice(most)) this.leave(Object.values(record).filter(Boolean).join(", "));
   }
 }
@@ -78,14 +91,31 @@ function layOut(card: ICAL.Component, odd: readonly string[]): string[] {
   cells.put("namePrefix", [first("title") || first("role")]);
   cells.put("ownId", [/^urn:uuid:/i.test(first("uid")) ? first("uid") : ""]);
   for (const [property, field] of OWN) cells.put(field, [first(property)]);
-  cells.records(SLOTS.phones, card.getAllProperties("tel").map((property) => ({ phone: textOf(property.getFirstValue()).replace(/^tel:/i, "").replace(/;ext=/i, " ext. "), phoneLabel: labelOf(property, groups, PHONE_TYPES) }))); // prettier-ignore
-  cells.records(SLOTS.emails, card.getAllProperties("email").map((property) => ({ email: textOf(property.getFirstValue()), emailLabel: labelOf(property, groups, []) }))); // prettier-ignore
+  cells.records(
+    SLOTS.phones,
+    card.getAllProperties("tel").map((property) => ({
+      phone: textOf(property.getFirstValue()).replace(/^tel:/i, "").replace(/;ext=/i, " ext. "),
+      phoneLabel: labelOf(property, groups, PHONE_TYPES),
+    })),
+  );
+  cells.records(
+    SLOTS.emails,
+    card
+      .getAllProperties("email")
+      .map((property) => ({ email: textOf(property.getFirstValue()), emailLabel: labelOf(property, groups, []) })),
+  );
   const addresses = card.getAllProperties("adr");
   const isBilling = (property: ICAL.Property): boolean => typesOf(property).includes("x-billing");
-  cells.records(SLOTS.sites, addresses.filter((each) => !isBilling(each)).map((each) => siteOf(each, groups))); // prettier-ignore
+  cells.records(
+    SLOTS.sites,
+    addresses.filter((each) => !isBilling(each)).map((each) => siteOf(each, groups)),
+  );
   const [billing] = addresses.filter(isBilling).map((each) => siteOf(each, groups));
   if (billing) for (const [field, part] of BILLING) cells.put(field, [billing[part] ?? ""]);
-  cells.records(SLOTS.contacts, card.getAllProperties("related").map((each) => contactOf(each, groups))); // prettier-ignore
+  cells.records(
+    SLOTS.contacts,
+    card.getAllProperties("related").map((each) => contactOf(each, groups)),
+  );
   cells.put("notes", [
     card
       .getAllProperties("note")

@@ -41,30 +41,46 @@ const access = fc.record({
 });
 const unique = <T>(list: fc.Arbitrary<T>, keyOf: (item: T) => string): fc.Arbitrary<T[]> =>
   fc.uniqueArray(list, { maxLength: 3, selector: keyOf });
-const details: fc.Arbitrary<CustomerDetails> = fc.record({
-  knownFrom: fc.oneof(fc.constant(""), words(20)),
-  phones: unique(phone, (each) => each.number),
-  emails: unique(email, ({ address }) => address),
-  serviceAddresses: unique(fc.record({ id: fc.constant(""), label, place, access }), (each) => each.place.street),
-  billingAddress: fc.oneof(fc.constant(null), place),
-  contacts: unique(
-    fc.record({
-      id: fc.constant(""),
-      name,
-      role: fc.oneof(fc.constantFrom("", "Spouse", "Driver"), words(20)),
-      phone: fc.oneof(fc.constant(null), fc.record({ number, extension: fc.constantFrom(null, "3"), label: fc.constant("") })),
-      email: fc.oneof(fc.constant(null), fc.constant("contact@example.com")),
-      approvalLimitCents: fc.constant(0),
-      mayPay: fc.constant(false),
-      mayHandOverKeys: fc.constant(false),
-    }),
-    (each) => each.name,
-  ),
-  taxExemption: fc.oneof(fc.constant(null), words(20).filter(Boolean).map((text) => ({ number: `N${text}` }))),
-  usualPayer: fc.oneof(fc.constant(null), name.map((payer) => ({ name: payer, customerId: null }))),
-  foundUsBy: fc.oneof(fc.constant(null), words(20).map((text) => `F${text}`)),
-  notes,
-}).map((some) => ({ ...noDetails(), ...some })); // prettier-ignore
+const details: fc.Arbitrary<CustomerDetails> = fc
+  .record({
+    knownFrom: fc.oneof(fc.constant(""), words(20)),
+    phones: unique(phone, (each) => each.number),
+    emails: unique(email, ({ address }) => address),
+    serviceAddresses: unique(fc.record({ id: fc.constant(""), label, place, access }), (each) => each.place.street),
+    billingAddress: fc.oneof(fc.constant(null), place),
+    contacts: unique(
+      fc.record({
+        id: fc.constant(""),
+        name,
+        role: fc.oneof(fc.constantFrom("", "Spouse", "Driver"), words(20)),
+        phone: fc.oneof(
+          fc.constant(null),
+          fc.record({ number, extension: fc.constantFrom(null, "3"), label: fc.constant("") }),
+        ),
+        email: fc.oneof(fc.constant(null), fc.constant("contact@example.com")),
+        approvalLimitCents: fc.constant(0),
+        mayPay: fc.constant(false),
+        mayHandOverKeys: fc.constant(false),
+      }),
+      (each) => each.name,
+    ),
+    taxExemption: fc.oneof(
+      fc.constant(null),
+      words(20)
+        .filter(Boolean)
+        .map((text) => ({ number: `N${text}` })),
+    ),
+    usualPayer: fc.oneof(
+      fc.constant(null),
+      name.map((payer) => ({ name: payer, customerId: null })),
+    ),
+    foundUsBy: fc.oneof(
+      fc.constant(null),
+      words(20).map((text) => `F${text}`),
+    ),
+    notes,
+  })
+  .map((some) => ({ ...noDetails(), ...some }));
 
 const customers = fc
   .record({ kind: fc.constantFrom("person" as const, "business" as const), name, details })
@@ -88,7 +104,10 @@ function expectBack(read: ImportedRow, customer: Customer): void {
 it("CSV brings back every phone, email, place, contact and note it took out, whatever stands in them", async () => {
   await fc.assert(
     fc.asyncProperty(fc.array(customers, { minLength: 1, maxLength: 4 }), async (all) => {
-      const text = csv(customerHeadings(WIDTHS), all.map((customer) => customerLine(customer, WIDTHS))); // prettier-ignore
+      const text = csv(
+        customerHeadings(WIDTHS),
+        all.map((customer) => customerLine(customer, WIDTHS)),
+      );
       const read: ImportedRow[] = [];
       let mapping: Parameters<typeof readImportRow>[1] = [];
       await readCsv(

@@ -1,7 +1,7 @@
 import { QueryTypes, type Sequelize, type Transaction } from "sequelize";
 import type { ImportRowView, ImportView, RowOutcome } from "@mechanon/contract";
-import { ImportFile, ImportRow } from "../db/models";
-import { AppError } from "../http/errors";
+import { ImportFile, ImportRow } from "./model";
+import { AppError } from "../errors/appError";
 import type { Scope } from "../scope";
 import { IMPORT_TASK } from "./importTasks";
 import { guessEncoding } from "./readText";
@@ -33,11 +33,20 @@ export async function startImport(
     const [, isNew] = await ImportFile.findOrCreate({
       where: { businessId, id },
       defaults: {
-        businessId, id, fileName, bytes, format: isVcard ? "vcard" : "csv", status: "reading", encoding, columns: [], mapping: [],
-        doubles: "fill", personId: actor.id,
+        businessId,
+        id,
+        fileName,
+        bytes,
+        format: isVcard ? "vcard" : "csv",
+        status: "reading",
+        encoding,
+        columns: [],
+        mapping: [],
+        doubles: "fill",
+        personId: actor.id,
       },
       transaction,
-    }); // prettier-ignore
+    });
     if (isNew) await queueStep(db, businessId, id, transaction);
   });
   return viewImport(db, scope, id);
@@ -155,15 +164,40 @@ async function views(db: Sequelize, { businessId }: Scope, files: ImportFile[]):
     },
   );
   return files.map((file) => {
-    const { id, fileName, format, status, encoding, columns, mapping, doubles, rowCount, doneCount, keptByUndo, problem, createdAt } = file;
+    const {
+      id,
+      fileName,
+      format,
+      status,
+      encoding,
+      columns,
+      mapping,
+      doubles,
+      rowCount,
+      doneCount,
+      keptByUndo,
+      problem,
+      createdAt,
+    } = file;
     const of = (outcome: RowOutcome): number =>
       counted.find((each) => each.import_id === id && each.outcome === outcome)?.count ?? 0;
     return {
-      id, fileName, format, status, encoding, columns, mapping, doubles, rowCount, doneCount, keptByUndo, problem,
+      id,
+      fileName,
+      format,
+      status,
+      encoding,
+      columns,
+      mapping,
+      doubles,
+      rowCount,
+      doneCount,
+      keptByUndo,
+      problem,
       counts: { new: of("new"), joins: of("joins"), fills: of("fills"), skips: of("skips"), fault: of("fault") },
       createdAt: createdAt.toISOString(),
     };
-  }); // prettier-ignore
+  });
 }
 
 async function queueStep(db: Sequelize, businessId: string, importId: string, transaction: Transaction): Promise<void> {

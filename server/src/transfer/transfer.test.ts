@@ -2,11 +2,18 @@ import { encode } from "iconv-lite";
 import Papa from "papaparse";
 import { QueryTypes } from "sequelize";
 import { v7 as uuid } from "uuid";
-import type { CustomerSheet, Found, ImportRowView, ImportView } from "@mechanon/contract";
-import { sendCommand, startTestServer, until, type Answer, type Person, type TestServer } from "../testing/testServer"; // prettier-ignore
+import type { CustomerSheetView, Found, ImportRowView, ImportView } from "@mechanon/contract";
+import {
+  sendCommand,
+  startTestServer,
+  until,
+  type HttpAnswer,
+  type TestPerson,
+  type TestServer,
+} from "../testing/testServer";
 
 let server: TestServer;
-let odile: Person;
+let odile: TestPerson;
 
 beforeAll(async () => {
   server = await startTestServer();
@@ -16,8 +23,13 @@ afterAll(() => server?.stop());
 
 type Imported = ImportView & { code: string; detail: string };
 
-const upload = (content: string | Buffer, name = "customers.csv", id = uuid()): Promise<Answer<Imported>> =>
-  odile.send<Imported>("POST", `/api/imports/${id}?name=${encodeURIComponent(name)}`, content instanceof Buffer ? new Uint8Array(content) : content, { "Content-Type": "text/csv" }); // prettier-ignore
+const upload = (content: string | Buffer, name = "customers.csv", id = uuid()): Promise<HttpAnswer<Imported>> =>
+  odile.send<Imported>(
+    "POST",
+    `/api/imports/${id}?name=${encodeURIComponent(name)}`,
+    content instanceof Buffer ? new Uint8Array(content) : content,
+    { "Content-Type": "text/csv" },
+  );
 const settled = async (id: string): Promise<Imported> =>
   (
     await until(
@@ -44,11 +56,11 @@ const bringIn = async (content: string | Buffer, doubles?: ImportView["doubles"]
 };
 const rowsOf = async (id: string): Promise<ImportRowView[]> =>
   (await odile.get<{ rows: ImportRowView[] }>(`/api/imports/${id}/rows`)).body.rows;
-const sheetOf = async (typed: string): Promise<CustomerSheet | undefined> => {
+const sheetOf = async (typed: string): Promise<CustomerSheetView | undefined> => {
   const { body } = await odile.get<Found>(`/api/search?q=${encodeURIComponent(typed)}`);
   // Who has but a part of what was typed is somebody else.
   const id = body.oddWords.length > 0 ? undefined : body.customers[0]?.customer.id;
-  return id === undefined ? undefined : (await odile.get<CustomerSheet>(`/api/customers/${id}`)).body;
+  return id === undefined ? undefined : (await odile.get<CustomerSheetView>(`/api/customers/${id}`)).body;
 };
 
 const FILE = [
@@ -66,7 +78,22 @@ describe("a CSV file", () => {
   it("is read in the background, its columns guessed, and tried without keeping anything", async () => {
     const file = await read(FILE);
     expect(file).toMatchObject({ status: "read", format: "csv", encoding: "utf-8", rowCount: 7 });
-    expect(file.mapping).toEqual(["name", "business", "mobilePhone", "email", "street", "town", "region", "postcode", "carVin", "carPlate", "carYear", "carMake", "carModel", null]); // prettier-ignore
+    expect(file.mapping).toEqual([
+      "name",
+      "business",
+      "mobilePhone",
+      "email",
+      "street",
+      "town",
+      "region",
+      "postcode",
+      "carVin",
+      "carPlate",
+      "carYear",
+      "carMake",
+      "carModel",
+      null,
+    ]);
     expect(file.columns[4]).toEqual({ heading: "Street", samples: ["9 Kelp Street, rear"] });
     const checked = await check(file);
     expect(checked).toMatchObject({ status: "checked", counts: { new: 4, joins: 1, fills: 1, skips: 0, fault: 1 } });
@@ -94,12 +121,20 @@ describe("a CSV file", () => {
     });
     expect(thea?.vehicles.map(({ plate }) => plate)).toEqual(["TWL0201", "TWL0202"]);
     expect((await sheetOf("TWL0202"))?.customer.id).toBe(thea?.customer.id);
-    expect((await sheetOf("arden"))?.customer).toMatchObject({ kind: "business", name: "Arden Roofing", contacts: [{ name: "Pell Arden" }] }); // prettier-ignore
-    expect((await sheetOf("Maren Oyelaran"))?.customer.emails.map(({ address }) => address)).toEqual(["maren@example.com", "maren.work@example.com"]); // prettier-ignore
+    expect((await sheetOf("arden"))?.customer).toMatchObject({
+      kind: "business",
+      name: "Arden Roofing",
+      contacts: [{ name: "Pell Arden" }],
+    });
+    expect((await sheetOf("Maren Oyelaran"))?.customer.emails.map(({ address }) => address)).toEqual([
+      "maren@example.com",
+      "maren.work@example.com",
+    ]);
     expect((await sheetOf("hyperlink"))?.customer.notes).toBe("Phone as it came: 12");
 
     expect(await step(file.id, "undo")).toMatchObject({ status: "undone", keptByUndo: 0 });
-    for (const typed of ["thea winslow", "arden", "TWL0201", "hyperlink"]) expect([typed, await sheetOf(typed)]).toEqual([typed, undefined]); // prettier-ignore
+    for (const typed of ["thea winslow", "arden", "TWL0201", "hyperlink"])
+      expect([typed, await sheetOf(typed)]).toEqual([typed, undefined]);
     expect(await sheetOf("Maren Oyelaran")).toEqual(marenBefore);
   });
 
@@ -118,7 +153,12 @@ describe("a CSV file", () => {
   it("leaves with an undo whom somebody has worked with since", async () => {
     const file = await bringIn("Name,Phone,Plate\nUna Kettle,360 555 0211,UNA0211\nIda Kettle,360 555 0212,IDA0212");
     const una = await sheetOf("una kettle");
-    await sendCommand(odile, uuid(), { type: "openWorkOrder", customerId: una?.customer.id, vehicleId: una?.vehicles[0]?.id, concerns: [] }); // prettier-ignore
+    await sendCommand(odile, uuid(), {
+      type: "openWorkOrder",
+      customerId: una?.customer.id,
+      vehicleId: una?.vehicles[0]?.id,
+      concerns: [],
+    });
     expect(await step(file.id, "undo")).toMatchObject({ status: "undone", keptByUndo: 1 });
     expect((await sheetOf("una kettle"))?.vehicles).toHaveLength(1);
     expect(await sheetOf("ida kettle")).toBeUndefined();
@@ -131,7 +171,9 @@ describe("a CSV file", () => {
     expect((await rowsOf(file.id)).map(({ name }) => name)).toEqual([""]);
     for (const table of ["imports", "import_rows", "customers", "search_words"]) {
       const columns = table === "imports" ? "encode(bytes, 'escape') || t.columns::text" : "t::text";
-      const rows = await server.db.query(`select 1 from ${table} t where ${columns} ~* 'vandersloot'`, { type: QueryTypes.SELECT }); // prettier-ignore
+      const rows = await server.db.query(`select 1 from ${table} t where ${columns} ~* 'vandersloot'`, {
+        type: QueryTypes.SELECT,
+      });
       expect([table, rows]).toEqual([table, []]);
     }
   });
@@ -211,7 +253,7 @@ describe("vCards", () => {
     "BEGIN:VCARD\r\nVERSION:4.0\r\nFN:Wilma Ostrander\r\nTEL;VALUE=uri;TYPE=cell:tel:+13605550231\r\nEMAIL:wilma@example.com\r\nADR:;;3 Ebb Court;Larkhaven;WA;98099;\r\nRELATED;VALUE=text;TYPE=spouse:Ivo Ostrander\r\nNOTE:Gate sticks\\, push\r\nEND:VCARD",
     "BEGIN:VCARD\nVERSION:3.0\nN:Pike;Orla;;;\nTEL;TYPE=WORK,VOICE:360 555 0232\nORG:Pike Electric\nEND:VCARD",
     "BEGIN:VCARD\nVERSION:4.0\nbroken line\nEND:VCARD",
-  ].join("\r\n"); // prettier-ignore
+  ].join("\r\n");
 
   it("come in, of either version, broken ones told", async () => {
     const file = await bringIn(CARDS, "fill", "people.vcf");
@@ -223,7 +265,11 @@ describe("vCards", () => {
       contacts: [{ name: "Ivo Ostrander", role: "Spouse" }],
       notes: "Gate sticks, push",
     });
-    expect((await sheetOf("pike"))?.customer).toMatchObject({ kind: "business", name: "Pike Electric", contacts: [{ name: "Orla Pike" }] }); // prettier-ignore
+    expect((await sheetOf("pike"))?.customer).toMatchObject({
+      kind: "business",
+      name: "Pike Electric",
+      contacts: [{ name: "Orla Pike" }],
+    });
   });
 
   it("go out, and come in again as the same customers", async () => {
@@ -263,7 +309,11 @@ describe("CSV out", () => {
 
   it("has only those named, and no formula runs in a table program", async () => {
     const id = uuid();
-    await odile.post("/api/customers", { id, name: "=cmd|' /C calc'!A0", phones: [{ number: "+353 1 555 0177" }] }, { "Idempotency-Key": id }); // prettier-ignore
+    await odile.post(
+      "/api/customers",
+      { id, name: "=cmd|' /C calc'!A0", phones: [{ number: "+353 1 555 0177" }] },
+      { "Idempotency-Key": id },
+    );
     const { body } = await odile.get<string>(`/api/exports/customers.csv?ids=${id}`);
     const lines = body.trim().split("\r\n");
     expect(lines).toHaveLength(2);

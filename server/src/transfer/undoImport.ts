@@ -1,5 +1,7 @@
 import { Op, QueryTypes, type Sequelize, type Transaction } from "sequelize";
-import { CustomerRow, ImportRow, VehicleRow, type ImportFile } from "../db/models";
+import { CustomerRow } from "../customers/model";
+import { ImportRow, type ImportFile } from "./model";
+import { VehicleRow } from "../vehicles/model";
 import { indexCustomers } from "../search/indexCustomers";
 
 const BATCH = 200;

@@ -19,7 +19,9 @@ export function plainCard(whole: string): { text: string; odd: string[] } {
   const isOld = /^VERSION:2\.1\s*$/im.test(whole);
   const lines = joinedLines(whole.replace(MEDIA, ""));
   const odd = lines.filter((line) => !PROPERTY.test(line));
-  const plain = lines.filter((line) => PROPERTY.test(line) && !/^END:VCARD\s*$/i.test(line)).map((line) => plainLine(line, isOld)); // prettier-ignore
+  const plain = lines
+    .filter((line) => PROPERTY.test(line) && !/^END:VCARD\s*$/i.test(line))
+    .map((line) => plainLine(line, isOld));
   return { text: `${[...plain, "END:VCARD"].join("\r\n")}\r\n`, odd };
 }
 

@@ -1,13 +1,13 @@
 import { v7 as uuid } from "uuid";
 import type {
   BusinessView,
-  CustomerSheet,
+  CustomerSheetView,
   ElsewhereReport,
   Found,
   KnownVehicle,
   RecallReport,
   Vehicle,
-  VehicleSheet,
+  VehicleSheetView,
   WorkOrderView,
 } from "@mechanon/contract";
 import {
@@ -16,12 +16,12 @@ import {
   findSheet,
   sendCommand,
   startTestServer,
-  type Person,
+  type TestPerson,
   type TestServer,
 } from "../testing/testServer";
 
 let server: TestServer;
-let odile: Person;
+let odile: TestPerson;
 
 beforeAll(async () => {
   server = await startTestServer();
@@ -32,14 +32,14 @@ afterEach(async () => {
   for (const service of ["specs", "recalls", "history", "register"]) await server.fault(service, "none");
 });
 
-const customerOf = (name: string): Promise<CustomerSheet> => findSheet(odile, name);
+const customerOf = (name: string): Promise<CustomerSheetView> => findSheet(odile, name);
 const carOf = async (name: string): Promise<Vehicle> => {
   const [car] = (await customerOf(name)).vehicles;
   if (!car) throw new Error(`${name} has no car in the demo`);
   return car;
 };
-const sheetOf = async (id: string): Promise<VehicleSheet> =>
-  (await odile.get<VehicleSheet>(`/api/vehicles/${id}/sheet`)).body;
+const sheetOf = async (id: string): Promise<VehicleSheetView> =>
+  (await odile.get<VehicleSheetView>(`/api/vehicles/${id}/sheet`)).body;
 const fieldsOf = ({ id: _id, customerId: _owner, ...fields }: Vehicle): object => fields;
 
 describe("a car", () => {
@@ -58,6 +58,18 @@ describe("a car", () => {
     });
     const { body: found } = await odile.get<Found>("/api/search?q=bluebottle");
     expect(found.customers.map(({ customer }) => customer.name)).toEqual(["Petra Sandoval"]);
+  });
+
+  it("that is kept already is told by its id, by VIN and by plate", async () => {
+    const car = await carOf("Petra Sandoval");
+    const { version: _version, ...facts } = { ...fieldsOf(car), version: 0 };
+    const keep = async (over: object): Promise<unknown> => {
+      const id = uuid();
+      const body = { ...facts, id, customerId: car.customerId, ...over };
+      return (await odile.post("/api/vehicles", body, { "Idempotency-Key": id })).body;
+    };
+    expect(await keep({ plate: null, region: null })).toMatchObject({ code: "vehicle/vin-taken", keptId: car.id });
+    expect(await keep({ vin: null })).toMatchObject({ code: "vehicle/plate-taken", keptId: car.id });
   });
 
   it("is not overwritten by who has an older one, and needs something to know it by", async () => {
@@ -81,9 +93,23 @@ describe("a car", () => {
     const id = uuid();
     const { body } = await odile.post<Vehicle>(
       "/api/vehicles",
-      { id, customerId: customer.id, vin: "5FNRL5H66EB091538", vinNote: "Read twice from the plate at the windshield", plate: null, region: null, year: 2014, make: "Honda", model: "Odyssey", trim: null, engine: null, drive: null, color: null },
+      {
+        id,
+        customerId: customer.id,
+        vin: "5FNRL5H66EB091538",
+        vinNote: "Read twice from the plate at the windshield",
+        plate: null,
+        region: null,
+        year: 2014,
+        make: "Honda",
+        model: "Odyssey",
+        trim: null,
+        engine: null,
+        drive: null,
+        color: null,
+      },
       { "Idempotency-Key": id },
-    ); // prettier-ignore
+    );
     expect(body).toMatchObject({ vinNote: "Read twice from the plate at the windshield", vin: "5FNRL5H66EB091538" });
   });
 });
@@ -111,10 +137,11 @@ describe("whose car it is", () => {
     expect(sheet.owner.name).toBe("Teodor Vance");
     expect(sheet.moves).toMatchObject([{ fromName: "Delphine Marsh", toName: "Teodor Vance", by: "Odile Farrow" }]);
     expect(sheet.pastWork).toMatchObject([{ customerName: "Delphine Marsh" }]);
-    const pageFrom = async (from: number) => (await odile.get<{ workOrders: object[] }>(`/api/vehicles/${car.id}/work?from=${from}`)).body.workOrders; // prettier-ignore
+    const pageFrom = async (from: number) =>
+      (await odile.get<{ workOrders: object[] }>(`/api/vehicles/${car.id}/work?from=${from}`)).body.workOrders;
     expect(await pageFrom(0)).toEqual(sheet.pastWork);
     expect(await pageFrom(1)).toEqual([]);
-    const old = (await odile.get<CustomerSheet>(`/api/customers/${ingrid.id}`)).body;
+    const old = (await odile.get<CustomerSheetView>(`/api/customers/${ingrid.id}`)).body;
     expect(old.vehicles).toEqual([]);
     expect(old.pastWorkCount).toBe(1);
     const { body: found } = await odile.get<Found>(`/api/search?q=${car.plate ?? ""}`);
@@ -178,7 +205,7 @@ describe("what comes along with a car", () => {
     const car = await carOf("Maren Oyelaran");
     const sheet = await sheetOf(car.id);
     expect(sheet.lastService).toMatchObject({
-      oil: { description: "Oil 0W-20, quart", quantity: 5, brand: "Kelpline" },
+      oil: { description: "Oil, quart", quantity: 5, brand: "Kelpline" },
       oilFilter: { partNumber: "KL-F12" },
       pressures: { frontPsi: 33, rearPsi: 33 },
     });
@@ -195,7 +222,7 @@ describe("what comes along with a car", () => {
 
   it("prices work put off at today's rate", async () => {
     const { customer } = await customerOf("Sunniva Achterberg");
-    const [order] = (await odile.get<CustomerSheet>(`/api/customers/${customer.id}`)).body.later;
+    const [order] = (await odile.get<CustomerSheetView>(`/api/customers/${customer.id}`)).body.later;
     await server.db.query(`update businesses set settings = jsonb_set(settings, '{rules,laborRateCents}', '20000')`);
     await server.db.query(
       `update library_jobs set job = jsonb_set(job, '{lines,0,rateCents}', '20000') where id = 'wipers'`,
@@ -215,7 +242,7 @@ describe("what comes along with a car", () => {
       code: "vehicle/source-unreachable",
     });
     await server.fault("specs", "none");
-    const { body } = await odile.post<VehicleSheet>(`/api/vehicles/${car.id}/specs`, {});
+    const { body } = await odile.post<VehicleSheetView>(`/api/vehicles/${car.id}/specs`, {});
     expect(body.specs).toMatchObject({
       simulated: true,
       values: { oilGrade: expect.stringMatching(/^\d+W-\d+$/) as unknown },
@@ -227,8 +254,8 @@ describe("what comes along with a car", () => {
   it("keeps a mechanic's correction with who and when, checks it, and takes it back", async () => {
     const car = await carOf("Jasper Lindqvist");
     await odile.post(`/api/vehicles/${car.id}/specs`, {});
-    const correct = (key: string, value: string | null): Promise<{ status: number; body: VehicleSheet }> =>
-      odile.post<VehicleSheet>(`/api/vehicles/${car.id}/corrections`, { key, value });
+    const correct = (key: string, value: string | null): Promise<{ status: number; body: VehicleSheetView }> =>
+      odile.post<VehicleSheetView>(`/api/vehicles/${car.id}/corrections`, { key, value });
     expect((await correct("oilCapacityQuarts", "a bit")).status).toBe(422);
     expect((await correct("oilCapacityQuarts", "6.2")).body.corrections).toMatchObject([
       { key: "oilCapacityQuarts", value: "6.2", by: "Odile Farrow" },
@@ -250,7 +277,20 @@ describe("what comes along with a car", () => {
     });
     const { customer } = await customerOf("Amparo");
     const id = uuid();
-    const trailer = { id, customerId: customer.id, vin: null, plate: null, region: null, year: null, make: "Homebuilt", model: "Boat trailer", trim: null, engine: null, drive: null, color: null }; // prettier-ignore
+    const trailer = {
+      id,
+      customerId: customer.id,
+      vin: null,
+      plate: null,
+      region: null,
+      year: null,
+      make: "Homebuilt",
+      model: "Boat trailer",
+      trim: null,
+      engine: null,
+      drive: null,
+      color: null,
+    };
     await odile.post("/api/vehicles", trailer, { "Idempotency-Key": id });
     for (const path of ["recalls", "elsewhere"])
       expect((await odile.get(`/api/vehicles/${id}/${path}`)).body).toMatchObject({ code: "vehicle/no-source" });
@@ -278,7 +318,7 @@ describe("a wrong car or customer on a work order", () => {
     const detach = { type: "changeVehicle", vehicleId: null, keepFindings: true, keepAnswers: true };
     expect((await sendCommand(odile, id, detach)).body.workOrder.vehicle).toBeNull();
     expect((await openOrders(odile)).find((order) => order.id === id)?.vehicleName).toBe("No car yet");
-    expect((await odile.get<CustomerSheet>(`/api/customers/${customerId}`)).body.openWork[0]?.vehicleName).toBe(
+    expect((await odile.get<CustomerSheetView>(`/api/customers/${customerId}`)).body.openWork[0]?.vehicleName).toBe(
       "No car yet",
     );
     expect((await odile.get("/api/search?q=Caspian")).status).toBe(200);
@@ -305,8 +345,11 @@ describe("a wrong car or customer on a work order", () => {
 });
 
 describe("the library of concerns and the owner's services", () => {
-  const settings = async (): Promise<{ concerns: { id: string; text: string }[]; concernGaps: object[]; intervals: object[]; versions: { concerns: number } }> =>
-    (await odile.get<BusinessView>("/api/business")).body.settings; // prettier-ignore
+  const settings = async (): Promise<{
+    concerns: { id: string; text: string }[];
+    intervals: { id: string }[];
+    versions: { concerns: number; intervals: number };
+  }> => (await odile.get<BusinessView>("/api/business")).body.settings;
 
   it("keeps typed words as a phrase for all, once", async () => {
     const tomas = await server.signIn("tomas");
@@ -318,21 +361,26 @@ describe("the library of concerns and the owner's services", () => {
   });
 
   it("is edited by who may change settings, and nobody else", async () => {
-    const { concerns, concernGaps, versions } = await settings();
-    const version = versions.concerns;
-    const changed = { concerns: concerns.slice(0, 3), concernGaps };
+    const { concerns, versions } = await settings();
+    const changes = concerns.slice(3).map((phrase) => ({ from: phrase, to: null }));
+    const change = { version: versions.concerns, concerns: changes, concernGaps: [] };
     const tomas = await server.signIn("tomas");
-    expect((await tomas.send("PATCH", "/api/business/concerns", { version, ...changed })).status).toBe(403);
-    expect((await odile.send("PATCH", "/api/business/concerns", { version, ...changed })).body).toEqual(changed);
-    const twice = { version: version + 1, concerns: [concerns[0], concerns[0]], concernGaps };
+    expect((await tomas.send("PATCH", "/api/business/concerns", change)).status).toBe(403);
+    const { body } = await odile.send<{ concerns: object[] }>("PATCH", "/api/business/concerns", change);
+    expect(body.concerns).toEqual(concerns.slice(0, 3));
+    const twice = { ...change, concerns: [changes[0], changes[0]] };
     expect((await odile.send("PATCH", "/api/business/concerns", twice)).status).toBe(422);
   });
 
   it("goes by the customer's interval over the owner's", async () => {
     const oil = { id: "oil", title: "Oil and filter", miles: 3000, months: 3 };
+    const { intervals, versions } = await settings();
     const { body } = await odile.send<{ intervals: object[] }>("PATCH", "/api/business/intervals", {
-      version: 1,
-      intervals: [{ ...oil, jobIds: ["oil-service"] }],
+      version: versions.intervals,
+      intervals: intervals.map((from) => ({
+        from,
+        to: from.id === "oil" ? { ...oil, jobIds: ["oil-service"] } : null,
+      })),
     });
     expect(body.intervals).toEqual([{ ...oil, jobIds: ["oil-service"] }]);
     const { customer, vehicles } = await customerOf("Sunniva Achterberg");

@@ -1,5 +1,5 @@
 import { showDate, showMiles, showVehicle, specLines } from "@mechanon/core";
-import type { VehicleSheet } from "@mechanon/contract";
+import type { VehicleSheetView } from "@mechanon/contract";
 import { QueryTypes, type Sequelize } from "sequelize";
 import { MUTED, letterPaper } from "../paper/letterPaper";
 import type { Scope } from "../scope";
@@ -8,7 +8,7 @@ const MOST_LINES = 40;
 const SPEC_WIDTH = 220;
 
 /** What was done on a car, and what it needs, briefly, on Letter paper. Specs that are made up say so. */
-export async function historyPdf(db: Sequelize, scope: Scope, sheet: VehicleSheet): Promise<Buffer> {
+export async function historyPdf(db: Sequelize, scope: Scope, sheet: VehicleSheetView): Promise<Buffer> {
   const { vehicle, specs, corrections, odometer } = sheet;
   const done = await workDone(db, scope, vehicle.id);
   const paper = letterPaper(`History of ${showVehicle(vehicle)}`, scope.businessName);

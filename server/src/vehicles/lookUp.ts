@@ -1,8 +1,9 @@
 import { catalogVariants, decodeVin, describeVehicle, type Variants, type VinReport } from "@mechanon/core/vin";
 import type { KnownVehicle, VehicleGuess } from "@mechanon/contract";
 import { Op } from "sequelize";
-import { CustomerRow, VehicleRow } from "../db/models";
-import { AppError } from "../http/errors";
+import { CustomerRow } from "../customers/model";
+import { VehicleRow } from "./model";
+import { AppError } from "../errors/appError";
 import { OutsideError } from "../outside/http";
 import type { RegisterCar } from "../outside/plateRegister/port";
 import type { Deps, Scope } from "../scope";
@@ -84,7 +85,7 @@ async function knownVehicle(db: Deps["db"], scope: Scope, row: VehicleRow): Prom
     CustomerRow.findOne({ where: { businessId, id: row.customerId }, rejectOnEmpty: true }),
     peopleOf(businessId, [row.id]),
     listWorkOrders(db, scope, "openOfVehicle", row.id, { most: MOST_OPEN }),
-  ]); // prettier-ignore
+  ]);
   return {
     vehicle: toVehicle(row),
     customerName: owner.name,

@@ -1,9 +1,9 @@
 import { v7 as uuid } from "uuid";
 import type { Vehicle } from "@mechanon/contract";
-import { findSheet, startTestServer, type Person, type TestServer } from "../testing/testServer";
+import { findSheet, startTestServer, type TestPerson, type TestServer } from "../testing/testServer";
 
 let server: TestServer;
-let odile: Person;
+let odile: TestPerson;
 beforeAll(async () => {
   server = await startTestServer();
   odile = await server.signIn();
@@ -37,7 +37,20 @@ it("keeps cars for one customer that are brought in at once", async () => {
     Array.from({ length: 8 }, (_, index) =>
       odile.post<Vehicle>(
         "/api/vehicles",
-        { id: uuid(), customerId: customer.id, vin: null, plate: null, region: null, year: 2010 + index, make: "Fennick", model: "Rover", trim: null, engine: null, drive: null, color: null }, // prettier-ignore
+        {
+          id: uuid(),
+          customerId: customer.id,
+          vin: null,
+          plate: null,
+          region: null,
+          year: 2010 + index,
+          make: "Fennick",
+          model: "Rover",
+          trim: null,
+          engine: null,
+          drive: null,
+          color: null,
+        },
         { "Idempotency-Key": uuid() },
       ),
     ),

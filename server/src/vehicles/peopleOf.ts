@@ -1,7 +1,7 @@
 import type { VehiclePerson } from "@mechanon/contract";
 import type { Transaction } from "sequelize";
 import { findCustomer } from "../customers/service";
-import { VehiclePersonRow } from "../db/models";
+import { VehiclePersonRow } from "./model";
 
 /** Who has to do with cars without owning them. */
 export async function peopleOf(

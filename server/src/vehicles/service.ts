@@ -4,11 +4,12 @@ import { cleanVin } from "@mechanon/core/vin";
 import type { Vehicle, vehicleBody, vehicleChanges } from "@mechanon/contract";
 import type { Sequelize, Transaction } from "sequelize";
 import type { z } from "zod";
-import { VehicleRow } from "../db/models";
+import { VehicleRow } from "./model";
 import { findLiveCustomer } from "../customers/service";
-import { AppError } from "../http/errors";
+import { AppError } from "../errors/appError";
 import type { Scope } from "../scope";
 import { indexCustomers } from "../search/indexCustomers";
+import { VEHICLE_TAKEN } from "./constraints";
 import { peopleOf } from "./peopleOf";
 import { toVehicle } from "./toVehicle";
 
@@ -28,6 +29,10 @@ export async function findVehicle(
   return row;
 }
 
+/**
+ * Keeps a new car.
+ * @throws {AppError} `vehicle/vin-taken`, `vehicle/plate-taken` with the id of the one that is kept.
+ */
 export async function createVehicle(
   db: Sequelize,
   scope: Scope,
@@ -35,12 +40,30 @@ export async function createVehicle(
   transaction: Transaction,
 ): Promise<Vehicle> {
   const owner = await findLiveCustomer(scope, body.customerId, transaction);
+  const known = identity(body);
+  await refuseKept(scope, known, transaction);
   const row = await VehicleRow.create(
-    { ...body, ...identity(body), businessId: scope.businessId, customerId: owner.id, version: 1 },
+    { ...body, ...known, businessId: scope.businessId, customerId: owner.id, version: 1 },
     { transaction },
   );
   await indexCustomers(db, scope.businessId, [owner.id], transaction);
   return toVehicle(row);
+}
+
+/** Two at one moment are kept apart by the constraints of the table; the one told by them asks again. */
+async function refuseKept(
+  { businessId }: Scope,
+  { vin, plateKey, region }: ReturnType<typeof identity>,
+  transaction: Transaction,
+): Promise<void> {
+  const taken = [
+    { code: "vehicle/vin-taken" as const, where: vin === null ? null : { vin } },
+    { code: "vehicle/plate-taken" as const, where: plateKey === null ? null : { plateKey, region } },
+  ];
+  for (const { code, where } of taken) {
+    const kept = where && (await VehicleRow.findOne({ where: { businessId, ...where }, transaction }));
+    if (kept) throw new AppError(code, VEHICLE_TAKEN[code], { keptId: kept.id });
+  }
 }
 
 /**

@@ -9,9 +9,9 @@ import {
   servicesDone,
   type WorkOrderState,
 } from "@mechanon/core";
-import type { PutOffJob, VehicleSheet } from "@mechanon/contract";
+import type { PutOffJob, VehicleSheetView } from "@mechanon/contract";
 import { findCustomer } from "../customers/service";
-import { WorkOrderRow } from "../db/models";
+import { WorkOrderRow } from "../workOrders/model";
 import type { Deps, Scope } from "../scope";
 import { listWorkOrders, pastWorkPage } from "../workOrders/summaries";
 import { movesOf } from "./people";
@@ -29,7 +29,7 @@ export async function vehicleSheet(
   scope: Scope,
   id: string,
   now: Date,
-): Promise<VehicleSheet> {
+): Promise<VehicleSheetView> {
   const { businessId } = scope;
   const row = await findVehicle(scope, id);
   const where = { businessId, vehicleId: id };
@@ -40,9 +40,14 @@ export async function vehicleSheet(
     listWorkOrders(db, scope, "openOfVehicle", id, { most: MOST_OPEN }),
     pastWorkPage(db, scope, "pastOfVehicle", id, 0),
     WorkOrderRow.count({ where: { ...where, waitsFor: null } }),
-    WorkOrderRow.findAll({ attributes: ["id", "number", "state"], where, order: [["openedAt", "DESC"]], limit: MOST_STATES }),
+    WorkOrderRow.findAll({
+      attributes: ["id", "number", "state"],
+      where,
+      order: [["openedAt", "DESC"]],
+      limit: MOST_STATES,
+    }),
     rules.now(businessId),
-  ]); // prettier-ignore
+  ]);
   const states = work.map(({ state }) => state);
   const trend = odometerTrend(
     work.flatMap(({ id: workOrderId, number, state: { odometerMiles: read } }) =>

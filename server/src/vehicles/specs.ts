@@ -1,8 +1,8 @@
 import type { SpecKey } from "@mechanon/core";
 import type { ElsewhereReport, RecallReport } from "@mechanon/contract";
 import type { Sequelize } from "sequelize";
-import type { VehicleRow } from "../db/models";
-import { AppError } from "../http/errors";
+import type { VehicleRow } from "./model";
+import { AppError } from "../errors/appError";
 import { OutsideError } from "../outside/http";
 import type { Deps, Scope } from "../scope";
 import { findVehicle } from "./service";

@@ -16,7 +16,7 @@ import { queueMessage } from "../messages/service";
 import { refreshLists } from "../workOrders/refreshLists";
 
 /** Visits, as the pipeline of commands sees them. */
-export const visitAggregate: Aggregate<VisitState, VisitCommand> = {
+export const visitAggregate: Aggregate<VisitState, VisitCommand, object> = {
   kind: "visit",
   upgrade: upgradeVisit,
   apply: applyVisitCommand,
@@ -25,10 +25,7 @@ export const visitAggregate: Aggregate<VisitState, VisitCommand> = {
   // The constraint that keeps a mechanic's visits apart, whatever two of them are booked in one moment.
   refusalFor: (constraint) => (constraint === "visits_keep_apart" ? "visit/overlaps" : null),
 
-  async prepare({ deps, scope, transaction, begun }, command) {
-    const settings = await deps.rules.settingsAt(scope.businessId, begun.settingsVersion, transaction);
-    return { command, context: { settings, library: [], taxExempt: false } };
-  },
+  prepare: async (_run, command) => ({ command, context: {} }),
 
   async store({ deps, scope, id, transaction }, _before, after, revision, records) {
     await askPrepared(

@@ -1,7 +1,15 @@
 import { v7 as uuid } from "uuid";
-import type { BusinessView, DayVisit } from "@mechanon/contract";
+import type { BusinessView, ChangeEvent, DayVisit, WorkOrderView } from "@mechanon/contract";
 import { addDays, dayOf, instantAt } from "@mechanon/core";
-import { findOrder, startTestServer, until, type Answer, type Person, type TestServer } from "../testing/testServer";
+import {
+  findOrder,
+  startTestServer,
+  until,
+  type HttpAnswer,
+  type Outcomes,
+  type TestPerson,
+  type TestServer,
+} from "../testing/testServer";
 
 const ZONE = "America/Los_Angeles";
 const TODAY = dayOf(new Date().toISOString(), ZONE);
@@ -16,7 +24,7 @@ const place = {
 };
 
 let server: TestServer;
-let odile: Person;
+let odile: TestPerson;
 let mechanicId: string;
 let orderId: string;
 
@@ -29,7 +37,7 @@ beforeAll(async () => {
 });
 afterAll(() => server?.stop());
 
-type Sent = Answer<{
+type Sent = HttpAnswer<{
   outcomes: { outcome: string; refusal: string | null }[];
   code: string;
   visit: { mechanicId: string } | null;
@@ -128,8 +136,29 @@ it("hears at once of what others change", async () => {
   const listening = (async () => {
     while (!heard.includes('"workOrderIds"')) heard += new TextDecoder().decode((await reader?.read())?.value);
   })();
+  const answer = await odile.post<Outcomes>(`/api/work-orders/${orderId}/commands`, {
+    commands: [
+      { id: uuid(), at: new Date().toISOString(), command: { type: "recordPressures", frontPsi: 36, rearPsi: 34 } },
+    ],
+  });
+  expect(answer.body.outcomes).toMatchObject([{ outcome: "applied" }]);
+  const concern = { type: "addConcern", concernId: uuid(), text: "Hums", kind: "fault", phraseId: null };
+  await odile.post(`/api/work-orders/${orderId}/commands`, {
+    commands: [{ id: uuid(), at: new Date().toISOString(), command: concern }],
+  });
   await send(uuid(), book(700, 730));
   await listening;
-  expect(heard).toContain(orderId);
+  const events = [...heard.matchAll(/^data: (.*)$/gm)].map(([, text = ""]) => JSON.parse(text) as ChangeEvent);
+  const order = await odile.get<WorkOrderView>(`/api/work-orders/${orderId}`);
+  // What no list shows asks no list again; what one does, does.
+  const orders = events.filter(({ kind }) => kind === "workOrder");
+  expect(orders.map(({ isListed }) => isListed)).toEqual([false, true]);
+  expect(orders[0]).toMatchObject({
+    id: orderId,
+    customerIds: expect.arrayContaining([order.body.customer?.id]) as unknown,
+    vehicleIds: expect.arrayContaining([order.body.vehicle?.id]) as unknown,
+  });
+  const booked = events.find(({ kind }) => kind === "visit");
+  expect(booked).toMatchObject({ workOrderIds: [orderId], startsAt: [expect.stringMatching(/Z$/)] });
   controller.abort();
 });

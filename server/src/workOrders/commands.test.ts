@@ -5,12 +5,12 @@ import {
   sendCommand,
   startTestServer,
   type Outcomes,
-  type Person,
+  type TestPerson,
   type TestServer,
 } from "../testing/testServer";
 
 let server: TestServer;
-let odile: Person;
+let odile: TestPerson;
 let orderId: string;
 
 beforeAll(async () => {
@@ -125,9 +125,14 @@ describe("a fact that no longer fits", () => {
     });
     const approvalId = uuid();
     const { body } = await sendCommand(odile, orderId, {
-      type: "recordAnswers", approvalId, way: "signed", name: "Maren Oyelaran", signature: [[0, 0, 500, 500]],
-      answers: [{ jobId, title: "Stabilizer links, front", answer: "yes", totalCents: 18904 }], totalCents: 20000,
-    }); // prettier-ignore
+      type: "recordAnswers",
+      approvalId,
+      way: "signed",
+      name: "Maren Oyelaran",
+      signature: [[0, 0, 500, 500]],
+      answers: [{ jobId, title: "Stabilizer links, front", answer: "yes", totalCents: 18904 }],
+      totalCents: 20000,
+    });
     expect(body.outcomes[0]?.outcome).toBe("applied");
     expect(body.workOrder.state.approvals.map(({ id }) => id)).toContain(approvalId);
     const mark = body.workOrder.state.conflicts.find(({ code }) => code === "approval/price-changed");

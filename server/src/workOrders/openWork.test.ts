@@ -1,10 +1,10 @@
 import { v7 as uuid } from "uuid";
-import type { BusinessView, OpenWork } from "@mechanon/contract";
-import { startTestServer, type Person, type TestServer } from "../testing/testServer";
+import type { BusinessView, OpenWorkView } from "@mechanon/contract";
+import { startTestServer, type TestPerson, type TestServer } from "../testing/testServer";
 
 const ADDED = 95;
 let server: TestServer;
-let odile: Person;
+let odile: TestPerson;
 let demoCount: number;
 
 beforeAll(async () => {
@@ -25,8 +25,8 @@ beforeAll(async () => {
 });
 afterAll(() => server?.stop());
 
-const open = async (query = ""): Promise<OpenWork["groups"]> =>
-  (await odile.get<OpenWork>(`/api/open-work${query}`)).body.groups;
+const open = async (query = ""): Promise<OpenWorkView["groups"]> =>
+  (await odile.get<OpenWorkView>(`/api/open-work${query}`)).body.groups;
 
 it("counts all of each kind, and gives the oldest first", async () => {
   const groups = await open();

@@ -1,7 +1,6 @@
-import { upgradeVisit, upgradeWorkOrder } from "@mechanon/core";
+import { listed, upgradeVisit, upgradeWorkOrder } from "@mechanon/core";
 import type { Sequelize, Transaction } from "sequelize";
 import { askPrepared } from "../db/askPrepared";
-import { listed } from "./workOrderAggregate";
 
 type Stored = Readonly<Record<string, unknown>>;
 

@@ -2,8 +2,8 @@ import type { WorkOrderCommand, WorkOrderState } from "@mechanon/core";
 import type { Transaction } from "sequelize";
 import type { CommandDeps, SentCommand } from "../commands/aggregate";
 import { runCommands, type Ran } from "../commands/runCommands";
-import { WorkOrderRow } from "../db/models";
-import { AppError } from "../http/errors";
+import { WorkOrderRow } from "./model";
+import { AppError } from "../errors/appError";
 import type { Scope } from "../scope";
 import { workOrderAggregate } from "./workOrderAggregate";
 

@@ -2,26 +2,29 @@ import {
   LEDGER_VERSION,
   Refusal,
   applyCommand,
-  balanceOf,
   ledgerOf,
-  quoteTotalCents,
+  listed,
   ruleOf,
   upgradeVisit,
   upgradeWorkOrder,
-  waitingOf,
-  type VisitState,
-  type Wait,
+  type CommandContext,
   type WorkOrderCommand,
+  type WorkOrderContext,
   type WorkOrderState,
 } from "@mechanon/core";
 import type { Aggregate, Run } from "../commands/aggregate";
 import { findCustomer } from "../customers/service";
 import { askPrepared } from "../db/askPrepared";
 import { askedRequests } from "../externalRequests/externalRequest";
-import { AppError } from "../http/errors";
+import { laborGuide } from "../laborGuide/laborGuide";
+import { AppError } from "../errors/appError";
 
 /** Work orders, as the pipeline of commands sees them. */
-export const workOrderAggregate: Aggregate<WorkOrderState, WorkOrderCommand> = {
+export const workOrderAggregate: Aggregate<
+  WorkOrderState,
+  WorkOrderCommand,
+  Omit<WorkOrderContext, keyof CommandContext>
+> = {
   kind: "workOrder",
   upgrade: upgradeWorkOrder,
   apply: applyCommand,
@@ -43,7 +46,8 @@ export const workOrderAggregate: Aggregate<WorkOrderState, WorkOrderCommand> = {
       ? await forLiveCustomer(run, sent)
       : { command: sent, taxExempt: false };
     const unclearChargeCents = needs.includes("charges") ? await unclearCharges(run) : 0;
-    return { command, context: { settings, library, taxExempt, unclearChargeCents } };
+    const guide = needs.includes("guide") ? laborGuide() : undefined;
+    return { command, context: { settings, library, guide, taxExempt, unclearChargeCents } };
   },
 
   async store({ deps, scope, id, transaction, begun }, before, after, revision, records) {
@@ -67,31 +71,6 @@ export const workOrderAggregate: Aggregate<WorkOrderState, WorkOrderCommand> = {
     return row?.number ?? 0;
   },
 };
-
-/** What lists ask of a work order; stands beside its state. */
-export interface Listed {
-  waitsFor: Wait | null;
-  waitsSince: string;
-  totalCents: number;
-  dueCents: number;
-  laterCount: number;
-  openConflicts: number;
-  concerns: string[];
-}
-
-/** What lists ask, from the state and the visits that serve it. */
-export function listed(state: WorkOrderState, visits: readonly VisitState[]): Listed {
-  const { waitsFor, since } = waitingOf(state, visits);
-  return {
-    waitsFor,
-    waitsSince: since,
-    totalCents: quoteTotalCents(state),
-    dueCents: balanceOf(state).dueCents,
-    laterCount: state.jobs.filter(({ answer }) => answer?.value === "later").length,
-    openConflicts: state.conflicts.filter(({ settledAt }) => settledAt === null).length,
-    concerns: state.concerns.map(({ text }) => text),
-  };
-}
 
 /** What the card terminal was asked to charge and has not said whether it did, in cents. */
 async function unclearCharges({ deps, scope, id, transaction }: Run): Promise<number> {

@@ -1,6 +1,6 @@
 import { createHash } from "node:crypto";
 import { DateTime } from "luxon";
-import type { SpecSheet } from "@mechanon/core";
+import { LAYOUT_TITLES, VEHICLE_CLASS_TITLES, type SpecSheet, type VehicleClass } from "@mechanon/core";
 
 /** Said with everything made up here. */
 const SOURCE = "Driveway Data (stand-in)";
@@ -34,6 +34,7 @@ class Lot {
 /** A spec sheet that could be true, always the same for the same car: made up. */
 export function specsOf({ year, make, model, engine }: AskedCar): SpecSheet {
   const lot = new Lot(`${year ?? ""}/${make ?? ""}/${model ?? ""}/${engine ?? ""}`);
+  const words = `${make ?? ""} ${model ?? ""}`;
   const liters = Number(/(\d\.\d) L/.exec(engine ?? "")?.[1] ?? 2.4);
   const isElectric = /electric/i.test(engine ?? "");
   const isHeavy = liters >= 4.5;
@@ -44,11 +45,15 @@ export function specsOf({ year, make, model, engine }: AskedCar): SpecSheet {
   const size = `${width}/${aspect}R${rim} ${isHeavy ? 111 : 91 + lot.below(6)}${lot.pick(["H", "V", "T"])}`;
   const front = 32 + lot.below(4);
   const oilMiles = built >= 2012 ? lot.pick([7500, 10_000]) : 5000;
-  const oil: Partial<SpecSheet["values"]> = isElectric
+  const oil: SpecSheet["values"] = isElectric
     ? {}
     : {
         oilCapacityQuarts: (Math.round((1.9 * liters + 0.6) * 10) / 10).toFixed(1),
         oilGrade: built >= 2010 ? lot.pick(["0W-20", "5W-20", "5W-30"]) : lot.pick(["5W-30", "10W-30"]),
+        drainPlugTorqueLbFt: String(lot.pick([22, 27, 30])),
+        sparkPlugTorqueLbFt: String(lot.pick([13, 15, 18])),
+        transmissionFluid: lot.pick(["Automatic, low viscosity", "Continuously variable", "Automatic, full synthetic"]),
+        transmissionFluidQuarts: (3 + lot.below(16) / 10).toFixed(1),
         sparkPlugs: `Iridium, gap 0.0${lot.pick([40, 43, 44])} in`,
       };
   return {
@@ -64,6 +69,11 @@ export function specsOf({ year, make, model, engine }: AskedCar): SpecSheet {
       pressureRearPsi: String(front - lot.below(3) + (isHeavy ? 4 : 0)),
       wheelTorqueLbFt: String(isHeavy ? 140 : lot.pick([76, 80, 89, 100])),
       batteryGroup: lot.pick(["24F", "35", "47 (H5)", "48 (H6)", "51R"]),
+      brakeFluid: "DOT 4",
+      caliperTorqueLbFt: String(isHeavy ? 136 : 79),
+      coolantQuarts: (Math.round((2.6 * liters + 1.1) * 10) / 10).toFixed(1),
+      vehicleClass: classOf(words, isHeavy),
+      engineLayout: layoutOf(words),
     },
     intervals: [
       ...(isElectric ? [] : [{ id: "oil", title: "Oil and filter", miles: oilMiles, months: 12 }]),
@@ -73,6 +83,27 @@ export function specsOf({ year, make, model, engine }: AskedCar): SpecSheet {
       { id: "cabin-filter", title: "Cabin filter", miles: 20_000, months: 24 },
     ],
   };
+}
+
+/** The class of a model by its name: what is none of these is a car. */
+function classOf(words: string, isHeavy: boolean): string {
+  const found = CLASSES.find(([names]) => names.test(words))?.[1];
+  return VEHICLE_CLASS_TITLES[found ?? (isHeavy ? "largeCar" : "car")];
+}
+
+const CLASSES: readonly (readonly [RegExp, VehicleClass])[] = [
+  [/[FE]-?[2-5]50|2500|3500/i, "heavy"],
+  [/F-?150|1500|Tacoma|Ranger|Frontier|Silverado/i, "pickup"],
+  [/Transit|Odyssey|Sienna|Express|Sprinter|ProMaster/i, "van"],
+  [/CR-V|Rogue|Outback|Forester|RAV4|Escape|Explorer/i, "largeCar"],
+  [/Soul|Fit|Yaris|Versa|Spark/i, "smallCar"],
+];
+
+function layoutOf(words: string): string {
+  if (/Subaru/i.test(words)) return LAYOUT_TITLES.flat;
+  return /F-?\d50|1500|2500|Transit|Express|Tacoma|BMW/i.test(words)
+    ? LAYOUT_TITLES.lengthwise
+    : LAYOUT_TITLES.transverse;
 }
 
 const FAULTS_CALLED_BACK = [

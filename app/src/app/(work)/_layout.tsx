@@ -1,17 +1,32 @@
 import { Redirect, Slot } from "expo-router";
+import { useEffect } from "react";
 import { errorWords } from "../../api/problem";
 import { Frame } from "../../frame/Frame";
+import { loadPagesAhead } from "../../offline/pagesAhead";
+import { BusinessProvider } from "../../session/BusinessProvider";
 import { useBusiness, useMe } from "../../session/useSession";
 import { useLiveChanges } from "../../sync/useLiveChanges";
 import { Notice } from "../../ui/Notice";
 import { Screen } from "../../ui/Screen";
-import { Waiting } from "../../ui/Waiting";
+import { WaitingRows } from "../../ui/WaitingRows";
 
 /** Everything behind the sign-in. */
 export default function WorkLayout() {
+  return (
+    <BusinessProvider>
+      <Behind />
+    </BusinessProvider>
+  );
+}
+
+function Behind() {
   const { me, error, refetch } = useMe();
   const business = useBusiness();
   useLiveChanges(me?.id ?? null);
+  const isIn = business !== undefined;
+  useEffect(() => {
+    if (isIn) void loadPagesAhead();
+  }, [isIn]);
   if (error) {
     return (
       <Screen title="No connection">
@@ -23,7 +38,7 @@ export default function WorkLayout() {
   if (!me || !business) {
     return (
       <Screen title="Loading">
-        <Waiting label="Loading your business" />
+        <WaitingRows label="Loading your business" />
       </Screen>
     );
   }

@@ -1,1 +1,1 @@
-export { Me as default } from "../../session/Me";
+export { MeScreen as default } from "../../session/MeScreen";

@@ -1,7 +1,12 @@
 import { useLocalSearchParams } from "expo-router";
 import { CustomerFace } from "../../customerFace/CustomerFace";
+import { BusinessProvider } from "../../session/BusinessProvider";
 
 export default function Show() {
   const { id } = useLocalSearchParams<{ id: string }>();
-  return <CustomerFace id={id} />;
+  return (
+    <BusinessProvider>
+      <CustomerFace id={id} />
+    </BusinessProvider>
+  );
 }

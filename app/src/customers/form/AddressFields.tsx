@@ -9,7 +9,8 @@ import { Heading } from "../../ui/Heading";
 import { SPACE } from "../../ui/theme";
 import { Words } from "../../ui/Words";
 import { nowhere } from "../../work/nowhere";
-import { FormField, type CustomerControl } from "./FormField";
+import { FormField } from "../../ui/FormField";
+import type { CustomerControl } from "./customerControl";
 import { PlaceFields } from "./PlaceFields";
 import type { Business } from "../../session/useSession";
 

@@ -10,7 +10,8 @@ import { Field } from "../../ui/Field";
 import { SPACE } from "../../ui/theme";
 import { Tick } from "../../ui/Tick";
 import { Words } from "../../ui/Words";
-import { FormField, type CustomerControl } from "./FormField";
+import { FormField } from "../../ui/FormField";
+import type { CustomerControl } from "./customerControl";
 
 const ROLES = ["Spouse", "Driver", "Fleet manager", "Neighbor"];
 

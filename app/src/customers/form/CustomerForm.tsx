@@ -18,7 +18,7 @@ import { NewcomerQuestions } from "../NewcomerQuestions";
 import { AddressFields } from "./AddressFields";
 import { ConsentField } from "./ConsentField";
 import { ContactFields } from "./ContactFields";
-import { FormField } from "./FormField";
+import { FormField } from "../../ui/FormField";
 import { PayingFields } from "./PayingFields";
 import { ReachFields } from "./ReachFields";
 import { withoutBlanks } from "./withoutBlanks";
@@ -54,7 +54,7 @@ export function CustomerForm({ title, form: key, initial, saveLabel, onLeave, on
     defaultValues: initial,
   });
   const { control, handleSubmit, setValue, setError, reset, formState } = form;
-  const { isBack, drop } = useUnsavedFields(key, form);
+  const { isBack, drop } = useUnsavedFields(key, form, initial);
   const typed = useWatch({ control });
   const isNewcomer = (initial.name ?? "") === "";
   const save = async (fields: ReadFields): Promise<void> => {

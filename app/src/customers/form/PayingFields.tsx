@@ -5,7 +5,8 @@ import { SPACE } from "../../ui/theme";
 import { Tick } from "../../ui/Tick";
 import { Words } from "../../ui/Words";
 import { useRight } from "../../session/useSession";
-import { FormField, type CustomerControl } from "./FormField";
+import { FormField } from "../../ui/FormField";
+import type { CustomerControl } from "./customerControl";
 
 /** Exempt from tax, and who usually pays. */
 export function PayingFields({

@@ -7,7 +7,8 @@ import { Button } from "../../ui/Button";
 import { SPACE } from "../../ui/theme";
 import { TownOffer } from "../TownOffer";
 import type { Town } from "../useTowns";
-import { FormField, type CustomerControl } from "./FormField";
+import { FormField } from "../../ui/FormField";
+import type { CustomerControl } from "./customerControl";
 import type { Business } from "../../session/useSession";
 
 type PlaceName = "billingAddress" | `serviceAddresses.${number}.place`;

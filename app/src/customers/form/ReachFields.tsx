@@ -2,7 +2,8 @@ import { useFieldArray, useWatch } from "react-hook-form";
 import { StyleSheet, View } from "react-native";
 import { Button } from "../../ui/Button";
 import { SPACE } from "../../ui/theme";
-import { FormField, type CustomerControl } from "./FormField";
+import { FormField } from "../../ui/FormField";
+import type { CustomerControl } from "./customerControl";
 import { DirectoryOffer } from "../DirectoryOffer";
 import type { DirectoryFound } from "../useDirectory";
 

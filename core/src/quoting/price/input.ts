@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { asCode, centsField, decimalField, idField, percentOfField } from "../../calc/fields";
+import { asCode, centsField, decimalField, nameField, percentOfField } from "../../calc/fields";
 
 const exactlyOne = (value: { percent?: number | null; amount?: number | null }): boolean =>
   (value.percent ?? null) === null ? (value.amount ?? null) !== null : (value.amount ?? null) === null;
@@ -15,7 +15,7 @@ export type DiscountInput = z.infer<typeof discountInput>;
 export const LINE_KINDS = ["labor", "part", "fee", "sublet", "core"] as const;
 export type LineKind = (typeof LINE_KINDS)[number];
 
-const common = { id: idField, taxes: z.array(idField).nullish() };
+const common = { id: nameField, taxes: z.array(nameField).nullish() };
 const discounted = { ...common, discount: discountInput.nullish() };
 export const lineInput = z.discriminatedUnion("kind", [
   z.strictObject({
@@ -31,7 +31,7 @@ export const lineInput = z.discriminatedUnion("kind", [
     kind: z.literal("part"),
     quantity: decimalField,
     cost: centsField,
-    markup: idField.nullish(),
+    markup: nameField.nullish(),
     price: centsField.nullish(),
   }),
   z.strictObject({
@@ -39,7 +39,7 @@ export const lineInput = z.discriminatedUnion("kind", [
     kind: z.literal("fee"),
     quantity: decimalField,
     cost: centsField.nullish(),
-    markup: idField.nullish(),
+    markup: nameField.nullish(),
     price: centsField.nullish(),
   }),
   z.strictObject({ ...discounted, kind: z.literal("sublet"), cost: centsField, percent: decimalField }),
@@ -54,9 +54,7 @@ export const markupInput = z.strictObject({
 });
 export type MarkupInput = z.infer<typeof markupInput>;
 
-export const taxInput = z.strictObject({ id: idField, percent: decimalField, on: z.array(z.enum(LINE_KINDS)) });
-export type TaxInput = z.infer<typeof taxInput>;
-
+export const taxInput = z.strictObject({ id: nameField, percent: decimalField, on: z.array(z.enum(LINE_KINDS)) });
 export const rulesInput = z.strictObject({
   markup: z.record(z.string(), markupInput).nullish(),
   taxes: z.array(taxInput).nullish(),
@@ -66,12 +64,12 @@ export type RulesInput = z.infer<typeof rulesInput>;
 
 export const setPriceInput = z.strictObject({
   price: centsField,
-  included: z.array(z.strictObject({ line: idField, quantity: decimalField, extraEach: centsField })).nullish(),
+  included: z.array(z.strictObject({ line: nameField, quantity: decimalField, extraEach: centsField })).nullish(),
 });
 
 export const jobInput = z.strictObject({
-  id: idField,
-  payer: idField,
+  id: nameField,
+  payer: nameField,
   answer: z.string().nullish(),
   setPrice: setPriceInput.nullish(),
   discount: discountInput.nullish(),
@@ -82,13 +80,13 @@ export type JobInput = z.infer<typeof jobInput>;
 /** A whole quote to price: rules, payers, jobs with their lines, discounts on the visit. */
 export const priceInput = z.strictObject({
   rules: rulesInput,
-  payers: z.array(z.strictObject({ id: idField, taxExempt: z.boolean().nullish() })),
+  payers: z.array(z.strictObject({ id: nameField, taxExempt: z.boolean().nullish() })),
   jobs: z.array(jobInput),
   discounts: z
     .array(
       z
         .strictObject({
-          id: idField,
+          id: nameField,
           on: z.enum(["labor", "part", "all"]),
           percent: percentOfField.nullish(),
           amount: centsField.nullish(),

@@ -23,17 +23,42 @@ const job = fc.record({
   discount: fc.option(discount),
   answer: fc.constantFrom("approved", "no", null),
 });
-const quote: fc.Arbitrary<PriceInput> = fc.record({ jobs: fc.array(job, { maxLength: 4 }), visit: fc.array(fc.tuple(fc.constantFrom("labor" as const, "part" as const, "all" as const), discount), { maxLength: 3 }), cap: fc.option(money) }).map(({ jobs, visit, cap }) => ({
-  rules: {
-    markup: { m: { bands: [{ upTo: 500, times: 3 }, { upTo: 5000, times: 2 }, { upTo: null, times: 1.4 }], neverCheaper: true, ending: 95 } },
-    taxes: [{ id: "t", percent: 8.125, on: ["part", "fee", "core"] }, { id: "u", percent: 1.5, on: ["labor", "sublet"] }],
-    supplies: { percentOfLabor: 5, cap },
-  },
-  payers: [{ id: "a" }, { id: "b", taxExempt: true }],
-  jobs: jobs.map((each, jobIndex) => ({ ...each, id: `j${jobIndex}`, lines: each.lines.map((line, index) => ({ ...line, id: `l${jobIndex}-${index}` })) })),
-  discounts: visit.map(([on, value], index) => ({ id: `d${index}`, on, ...value })),
-  count: "approved",
-})); // prettier-ignore
+const quote: fc.Arbitrary<PriceInput> = fc
+  .record({
+    jobs: fc.array(job, { maxLength: 4 }),
+    visit: fc.array(fc.tuple(fc.constantFrom("labor" as const, "part" as const, "all" as const), discount), {
+      maxLength: 3,
+    }),
+    cap: fc.option(money),
+  })
+  .map(({ jobs, visit, cap }) => ({
+    rules: {
+      markup: {
+        m: {
+          bands: [
+            { upTo: 500, times: 3 },
+            { upTo: 5000, times: 2 },
+            { upTo: null, times: 1.4 },
+          ],
+          neverCheaper: true,
+          ending: 95,
+        },
+      },
+      taxes: [
+        { id: "t", percent: 8.125, on: ["part", "fee", "core"] },
+        { id: "u", percent: 1.5, on: ["labor", "sublet"] },
+      ],
+      supplies: { percentOfLabor: 5, cap },
+    },
+    payers: [{ id: "a" }, { id: "b", taxExempt: true }],
+    jobs: jobs.map((each, jobIndex) => ({
+      ...each,
+      id: `j${jobIndex}`,
+      lines: each.lines.map((line, index) => ({ ...line, id: `l${jobIndex}-${index}` })),
+    })),
+    discounts: visit.map(([on, value], index) => ({ id: `d${index}`, on, ...value })),
+    count: "approved",
+  }));
 
 const sum = (numbers: number[]): number => numbers.reduce((all, number) => all + number, 0);
 
@@ -83,7 +108,23 @@ it("does not depend on the order of jobs and lines where no cent is left to a ti
 
 it("never sells a dearer part cheaper where the table says so", () => {
   const price = (cost: number): number =>
-    priceQuote({ rules: { markup: { m: { bands: [{ upTo: 500, times: 3 }, { upTo: 5000, times: 2 }, { upTo: null, times: 1.4 }], neverCheaper: true } } }, payers: [{ id: "p" }], jobs: [{ id: "j", payer: "p", lines: [{ id: "l", kind: "part", quantity: 1, cost, markup: "m" }] }], count: "all" }).lines[0]?.unitPrice ?? 0; // prettier-ignore
+    priceQuote({
+      rules: {
+        markup: {
+          m: {
+            bands: [
+              { upTo: 500, times: 3 },
+              { upTo: 5000, times: 2 },
+              { upTo: null, times: 1.4 },
+            ],
+            neverCheaper: true,
+          },
+        },
+      },
+      payers: [{ id: "p" }],
+      jobs: [{ id: "j", payer: "p", lines: [{ id: "l", kind: "part", quantity: 1, cost, markup: "m" }] }],
+      count: "all",
+    }).lines[0]?.unitPrice ?? 0;
   fc.assert(
     fc.property(fc.nat(20_000), fc.nat(20_000), (a, b) =>
       expect(price(Math.max(a, b))).toBeGreaterThanOrEqual(price(Math.min(a, b))),
@@ -97,7 +138,19 @@ it("holds a set price whatever the lines cost, and charges what goes beyond", ()
       const own = lines.map(
         (line, index) => ({ ...line, id: String(index), discount: undefined }) as unknown as LineInput,
       );
-      const priced = priceQuote({ rules: { markup: { m: { bands: [{ times: 2 }] } } }, payers: [{ id: "p" }], jobs: [{ id: "j", payer: "p", setPrice: { price }, lines: own.map((line) => JSON.parse(JSON.stringify(line)) as LineInput) }], count: "all" }); // prettier-ignore
+      const priced = priceQuote({
+        rules: { markup: { m: { bands: [{ times: 2 }] } } },
+        payers: [{ id: "p" }],
+        jobs: [
+          {
+            id: "j",
+            payer: "p",
+            setPrice: { price },
+            lines: own.map((line) => JSON.parse(JSON.stringify(line)) as LineInput),
+          },
+        ],
+        count: "all",
+      });
       const cores = sum(priced.lines.filter((_, index) => own[index]?.kind === "core").map(({ net }) => net));
       const hasOther = own.some(({ kind }) => kind !== "core");
       expect((priced.jobs[0]?.total ?? 0) - cores).toBe(hasOther ? price : 0);

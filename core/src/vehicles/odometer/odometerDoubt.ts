@@ -67,7 +67,10 @@ function meant(miles: number): number[] {
   const without = places.map((place) => digits.slice(0, place) + digits.slice(place + 1));
   const swapped = places
     .slice(1)
-    .map((place) => digits.slice(0, place - 1) + (digits[place] ?? "") + (digits[place - 1] ?? "") + digits.slice(place + 1)); // prettier-ignore
+    .map(
+      (place) =>
+        digits.slice(0, place - 1) + (digits[place] ?? "") + (digits[place - 1] ?? "") + digits.slice(place + 1),
+    );
   return [Math.floor(miles / 10), miles * 10, ...[...without, ...swapped].map(Number)].filter(
     (each) => each !== miles && each > 0 && each <= MOST_MILES,
   );

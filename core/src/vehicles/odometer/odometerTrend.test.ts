@@ -49,7 +49,12 @@ it("says nothing from one reading or from two of one week, and takes the usual m
   const fresh = odometerTrend([{ miles: 100, at: at("2026-01-01") }]);
   expect(fresh.milesPerYear).toBeNull();
   expect(predictMiles(fresh, at("2027-01-01"))).toBe(100 + 11_992);
-  expect(odometerTrend([{ miles: 1, at: at("2026-01-01") }, { miles: 900, at: at("2026-01-05") }]).milesPerYear).toBeNull(); // prettier-ignore
+  expect(
+    odometerTrend([
+      { miles: 1, at: at("2026-01-01") },
+      { miles: 900, at: at("2026-01-05") },
+    ]).milesPerYear,
+  ).toBeNull();
   expect(predictMiles(odometerTrend([]), at("2026-01-01"))).toBeNull();
 });
 
@@ -69,15 +74,19 @@ it("never predicts less than was read, whatever the readings", () => {
       fc.array(
         fc.record({
           miles: fc.integer({ min: 0, max: 400_000 }),
-          at: fc.date({ min: new Date("2010-01-01"), max: new Date("2026-01-01"), noInvalidDate: true }).map((date) => date.toISOString()),
+          at: fc
+            .date({ min: new Date("2010-01-01"), max: new Date("2026-01-01"), noInvalidDate: true })
+            .map((date) => date.toISOString()),
         }),
         { minLength: 1, maxLength: 12 },
       ),
       (readings) => {
         const trend = odometerTrend(readings);
         expect(trend.readings.length + trend.doubtful.length).toBe(readings.length);
-        expect(predictMiles(trend, "2026-06-01T00:00:00.000Z")).toBeGreaterThanOrEqual(trend.readings.at(-1)?.miles ?? 0);
+        expect(predictMiles(trend, "2026-06-01T00:00:00.000Z")).toBeGreaterThanOrEqual(
+          trend.readings.at(-1)?.miles ?? 0,
+        );
       },
     ),
   );
-}); // prettier-ignore
+});

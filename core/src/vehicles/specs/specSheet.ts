@@ -1,10 +1,22 @@
 import { z } from "zod";
+import { LAYOUT_TITLES, RUST_TITLES, VEHICLE_CLASS_TITLES } from "../build";
+
+/** One thing a spec sheet can say. */
+interface SpecField {
+  key: string;
+  label: string;
+  unit: string | null;
+  /** It is one of these words. */
+  choices?: readonly string[];
+}
 
 /** What a spec sheet can say of a car, in the order it is shown. Units stand in the name; other values are words. */
 export const SPEC_FIELDS = [
   { key: "oilCapacityQuarts", label: "Engine oil with filter", unit: "qt" },
   { key: "oilGrade", label: "Oil grade", unit: null },
+  { key: "drainPlugTorqueLbFt", label: "Drain plug", unit: "lb ft" },
   { key: "coolant", label: "Coolant", unit: null },
+  { key: "coolantQuarts", label: "Coolant, whole system", unit: "qt" },
   { key: "refrigerant", label: "Refrigerant", unit: null },
   { key: "tireFront", label: "Tires, front", unit: null },
   { key: "tireRear", label: "Tires, rear", unit: null },
@@ -13,7 +25,16 @@ export const SPEC_FIELDS = [
   { key: "wheelTorqueLbFt", label: "Wheel nuts", unit: "lb ft" },
   { key: "batteryGroup", label: "Battery group", unit: null },
   { key: "sparkPlugs", label: "Spark plugs", unit: null },
-] as const;
+  { key: "sparkPlugTorqueLbFt", label: "Spark plugs, torque", unit: "lb ft" },
+  { key: "caliperTorqueLbFt", label: "Caliper brackets", unit: "lb ft" },
+  { key: "brakeFluid", label: "Brake fluid", unit: null },
+  { key: "transmissionFluid", label: "Transmission fluid", unit: null },
+  { key: "transmissionFluidQuarts", label: "Transmission fluid, drain and fill", unit: "qt" },
+  { key: "cylinders", label: "Cylinders", unit: null },
+  { key: "vehicleClass", label: "Class of vehicle", unit: null, choices: Object.values(VEHICLE_CLASS_TITLES) },
+  { key: "engineLayout", label: "Engine lies", unit: null, choices: Object.values(LAYOUT_TITLES) },
+  { key: "rust", label: "Rust underneath", unit: null, choices: Object.values(RUST_TITLES) },
+] as const satisfies readonly SpecField[];
 export type SpecKey = (typeof SPEC_FIELDS)[number]["key"];
 export const SPEC_KEYS = SPEC_FIELDS.map(({ key }) => key) as [SpecKey, ...SpecKey[]];
 
@@ -31,14 +52,15 @@ export const specSheet = z.object({
   source: z.string(),
   /** Made up by a stand-in: good for trying the app, not for working on a car. */
   simulated: z.boolean(),
-  values: z.partialRecord(z.enum(SPEC_KEYS), z.string()),
+  /** By the keys of the fields; one that only another version of the program knows is kept, and not shown. */
+  values: z.record(z.string(), z.string()),
   intervals: z.array(serviceInterval),
 });
 export type SpecSheet = z.infer<typeof specSheet>;
 
 /** What a mechanic found on the car instead; null takes an earlier correction back. */
 export const specCorrection = z.object({
-  key: z.enum(SPEC_KEYS),
+  key: z.string(),
   value: z.string().nullable(),
   at: z.string(),
   by: z.string(),
@@ -67,9 +89,18 @@ export function specLines(sheet: SpecSheet | null, corrections: readonly SpecCor
   });
 }
 
+/** The words a spec is one of; undefined: it is written freely. */
+export function specChoices(key: SpecKey): readonly string[] | undefined {
+  const field: SpecField | undefined = SPEC_FIELDS.find((each) => each.key === key);
+  return field?.choices;
+}
+
 /** What a corrected value has to look like, by its field; null when it does. */
 export function specFault(key: SpecKey, value: string): string | null {
-  const { unit } = SPEC_FIELDS.find((field) => field.key === key) ?? { unit: null };
+  const field: SpecField | undefined = SPEC_FIELDS.find((each) => each.key === key);
+  const unit = field?.unit ?? null;
   if (value.trim() === "") return "a value is needed";
+  if (field?.choices && !field.choices.includes(value.trim())) return `one of ${field.choices.join(", ")} is needed`;
+  if (key === "cylinders" && !/^(?:[1-9]|1[0-6])$/.test(value.trim())) return "a number from 1 to 16 is needed";
   return unit !== null && !/^\d{1,3}(\.\d{1,2})?$/.test(value.trim()) ? `a number of ${unit} is needed` : null;
 }

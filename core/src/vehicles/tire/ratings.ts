@@ -16,12 +16,12 @@ const SPEED_KMH: Readonly<Record<string, number>> = {
   M: 130, N: 140, P: 150, Q: 160, R: 170, S: 180, T: 190, U: 200, H: 210, V: 240, W: 270, Y: 300,
 }; // prettier-ignore
 
-/** Load in kg of a load index; null where the table has none. */
+/** Load of a load index. @returns kg; null where the table has none. @see calculations.md, tire */
 export function loadKg(loadIndex: number): number | null {
   return LOAD_KG[loadIndex] ?? null;
 }
 
-/** Speed in km/h of a speed symbol; null where the table has none. */
+/** Speed of a speed symbol. @returns km/h; null where the table has none. @see calculations.md, tire */
 export function speedKmh(symbol: string): number | null {
   return SPEED_KMH[symbol] ?? null;
 }

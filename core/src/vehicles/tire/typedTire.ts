@@ -35,7 +35,11 @@ export function normalizeTireSize(typed: string): string {
     .replace(/\s+/g, " ")
     .trim()
     .replace(RANGE, "");
-  const spelled = bare.replace(WITHOUT_ASPECT, (_, width: string, kind: string, rim: string, load: string | undefined) => `${width}/${FULL_ASPECT}${kind}${rim}${load ?? ""}`); // prettier-ignore
+  const spelled = bare.replace(
+    WITHOUT_ASPECT,
+    (_, width: string, kind: string, rim: string, load: string | undefined) =>
+      `${width}/${FULL_ASPECT}${kind}${rim}${load ?? ""}`,
+  );
   const rating = RATING.exec(spelled);
   if (!rating) return spelled;
   const size = spelled.slice(0, rating.index).trim();

@@ -23,7 +23,11 @@ export function evenLight(pixels: Uint8ClampedArray, width: number, height: numb
       const right = Math.min(width, x + reach + 1);
       const count = ((bottom - top) / stride) * (right - left);
       const over = (table: Float64Array): number =>
-        ((table[bottom + right] ?? 0) - (table[bottom + left] ?? 0) - (table[top + right] ?? 0) + (table[top + left] ?? 0)) / count; // prettier-ignore
+        ((table[bottom + right] ?? 0) -
+          (table[bottom + left] ?? 0) -
+          (table[top + right] ?? 0) +
+          (table[top + left] ?? 0)) /
+        count;
       const mean = over(sums);
       const deviation = Math.sqrt(Math.max(0, over(squares) - mean * mean));
       const at = (y * width + x) * 4;

@@ -13,7 +13,8 @@ const look = (...lines: string[]): Look => lines.map((text) => ({ text, confiden
 const weak = (text: string, ...places: number[]): Look => [
   { text, confidence: [...text].map((_, index) => (places.includes(index) ? 55 : 96)) },
 ];
-const at = (text: string, place: number, character: string): string => text.slice(0, place) + character + text.slice(place + 1); // prettier-ignore
+const at = (text: string, place: number, character: string): string =>
+  text.slice(0, place) + character + text.slice(place + 1);
 
 describe("VINs in several looks", () => {
   it("are certain when two looks read the same", () => {
@@ -59,7 +60,12 @@ describe("VINs in several looks", () => {
 describe("plates in several looks", () => {
   const best = (looks: Look[], region = "WA") => platesInLooks(looks, region)[0]!;
   it("are certain when two looks read the same, as plates of the state read", () => {
-    expect(best([look("LARKHAVEN STATE", "FRY 5083"), look("FRY5083")])).toMatchObject({ text: "FRY5083", looks: 2, unsure: [], fits: true }); // prettier-ignore
+    expect(best([look("LARKHAVEN STATE", "FRY 5083"), look("FRY5083")])).toMatchObject({
+      text: "FRY5083",
+      looks: 2,
+      unsure: [],
+      fits: true,
+    });
     expect(isCertainPlate(best([look("FRY5083"), look("FRY5083")]))).toBe(true);
     expect(isCertainPlate(best([look("FRY5083")]))).toBe(false);
     expect(isCertainPlate(best([look("4410277"), look("4410277")]))).toBe(false);

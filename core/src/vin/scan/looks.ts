@@ -52,7 +52,9 @@ export function sightingOf(
 ): Sighting {
   const looks = new Set(readings.filter((reading) => reading.text === text).map(({ look }) => look)).size;
   const unsure = [...text].flatMap((character, index): UnsureCharacter[] => {
-    const others = readings.map((reading) => reading.text[index] ?? "").filter((read) => read !== character && read !== ""); // prettier-ignore
+    const others = readings
+      .map((reading) => reading.text[index] ?? "")
+      .filter((read) => read !== character && read !== "");
     const agreeing = readings.filter((reading) => reading.text[index] === character);
     const surest = Math.max(0, ...agreeing.map(({ confidence }) => confidence[index] ?? 0));
     const isAgreed = new Set(agreeing.map(({ look }) => look)).size > 1;
@@ -79,6 +81,10 @@ export function stretches(line: SeenLine, length: number, before: RegExp | null,
   );
   return Array.from({ length: Math.max(0, signs.length - length + 1) }, (_, start) => {
     const part = signs.slice(start, start + length);
-    return { text: part.map(({ character }) => character).join(""), confidence: part.map(({ confidence }) => confidence), look }; // prettier-ignore
+    return {
+      text: part.map(({ character }) => character).join(""),
+      confidence: part.map(({ confidence }) => confidence),
+      look,
+    };
   });
 }

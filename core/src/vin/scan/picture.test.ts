@@ -49,7 +49,8 @@ describe("how far a label is askew", () => {
 });
 
 describe("contrast", () => {
-  const levels = (...gray: number[]): Uint8ClampedArray => Uint8ClampedArray.from(gray.flatMap((one) => [one, one, one, 255])); // prettier-ignore
+  const levels = (...gray: number[]): Uint8ClampedArray =>
+    Uint8ClampedArray.from(gray.flatMap((one) => [one, one, one, 255]));
   it("of a dim picture reaches from dark to light", () => {
     const dim = levels(...Array.from({ length: 50 }, () => 20), ...Array.from({ length: 50 }, () => 60));
     stretchContrast(dim);
@@ -84,7 +85,10 @@ describe("even light", () => {
     return pixels;
   };
   const levelsAt = (pixels: Uint8ClampedArray, place: number): number[] =>
-    Array.from({ length: width / 8 }, (_, pair) => pixels[((height / 2) * width + pair * 8 + place) * 4] ?? 0).slice(2, -2); // prettier-ignore
+    Array.from({ length: width / 8 }, (_, pair) => pixels[((height / 2) * width + pair * 8 + place) * 4] ?? 0).slice(
+      2,
+      -2,
+    );
   it("tells light from dark stripes by one level, in the shadow and in the sun", () => {
     const pixels = stripes(25);
     expect(Math.min(...levelsAt(pixels, 2))).toBeLessThan(Math.max(...levelsAt(pixels, 6)));

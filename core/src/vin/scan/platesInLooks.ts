@@ -25,7 +25,9 @@ export function platesInLooks(looks: readonly Look[], region: string): SeenPlate
   const readings = looks.flatMap((lines, look) => lines.flatMap((line) => runsOf(line, look)));
   const texts = new Set(readings.flatMap(({ text }) => [text, ...asPlatesOf(text, region)]));
   const seen = [...texts].map((text): SeenPlate => {
-    const alike = readings.filter((other) => other.text.length === text.length && differences(other.text, text) <= MOST_DIFFERENCES); // prettier-ignore
+    const alike = readings.filter(
+      (other) => other.text.length === text.length && differences(other.text, text) <= MOST_DIFFERENCES,
+    );
     return { ...sightingOf(text, alike, plateLookAlikes), fits: fitsPlatePattern(text, region) };
   });
   return seen
@@ -37,7 +39,7 @@ export function platesInLooks(looks: readonly Look[], region: string): SeenPlate
         Number(hasLetter(b)) - Number(hasLetter(a)) ||
         a.unsure.length - b.unsure.length ||
         b.text.length - a.text.length,
-    ) // prettier-ignore
+    )
     .slice(0, MOST);
 }
 
@@ -56,6 +58,12 @@ function runsOf({ text, confidence }: Look[number], look: number): Reading[] {
     if (/[A-Z0-9]/.test(each.sign)) runs.at(-1)?.push(each);
     else runs.push([]);
   return [runs.flat(), ...runs]
-    .filter((run) => run.length >= LENGTHS.least && run.length <= LENGTHS.most && run.some(({ sign }) => /\d/.test(sign)))
-    .map((run) => ({ text: run.map(({ sign }) => sign).join(""), confidence: run.map((each) => each.confidence), look })); // prettier-ignore
+    .filter(
+      (run) => run.length >= LENGTHS.least && run.length <= LENGTHS.most && run.some(({ sign }) => /\d/.test(sign)),
+    )
+    .map((run) => ({
+      text: run.map(({ sign }) => sign).join(""),
+      confidence: run.map((each) => each.confidence),
+      look,
+    }));
 }

@@ -29,7 +29,12 @@ export function vinLookAlikes(character: string): string[] {
  * read once, and that before what was only made out of a reading that cannot be right.
  */
 export function vinsInLooks(looks: readonly Look[], context: VinContext): SeenVin[] {
-  const readings = looks.flatMap((lines, look) => lines.flatMap((line) => stretches(line, LENGTH, LABEL, look)).map(inVinLetters).filter(mayBeVin)); // prettier-ignore
+  const readings = looks.flatMap((lines, look) =>
+    lines
+      .flatMap((line) => stretches(line, LENGTH, LABEL, look))
+      .map(inVinLetters)
+      .filter(mayBeVin),
+  );
   const candidates = new Set(readings.flatMap((reading) => candidatesOf(reading.text, context)));
   const seen = [...candidates].map((vin): SeenVin => {
     const ofLabel = readings.filter(({ text }) => differences(text, vin) <= MOST_DIFFERENCES);
@@ -42,14 +47,18 @@ export function vinsInLooks(looks: readonly Look[], context: VinContext): SeenVi
         b.looks - a.looks ||
         a.unsure.length - b.unsure.length ||
         (a.text < b.text ? -1 : 1),
-    ) // prettier-ignore
+    )
     .slice(0, MOST);
 }
 
 /** Whether one VIN was read alike in two looks, holds its check digit, and nothing else may be meant by a label like it. */
 export function isAgreed(seen: readonly SeenVin[]): boolean {
   const [best, next] = seen;
-  return best !== undefined && isCertain(best) && (next === undefined || next.looks < best.looks || differences(best.text, next.text) > MOST_DIFFERENCES); // prettier-ignore
+  return (
+    best !== undefined &&
+    isCertain(best) &&
+    (next === undefined || next.looks < best.looks || differences(best.text, next.text) > MOST_DIFFERENCES)
+  );
 }
 
 /** Read alike in two looks at least, with nothing unsure. */

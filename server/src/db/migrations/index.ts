@@ -8,6 +8,12 @@ import * as ground from "./0007-ground";
 import * as photos from "./0008-photos";
 import * as guard from "./0009-guard";
 import * as call from "./0010-call";
+import * as rights from "./0011-rights";
+import * as deviceKeys from "./0012-device-keys";
+import * as toldChanges from "./0013-told-changes";
+import * as supplierPhones from "./0014-supplier-phones";
+import * as photoPieces from "./0015-photo-pieces";
+import * as libraryChanges from "./0016-library-changes";
 
 /** All migrations, oldest first. A landed one is never changed; a new one follows it. */
 export const MIGRATIONS: { name: string; sql: string }[] = [
@@ -21,4 +27,10 @@ export const MIGRATIONS: { name: string; sql: string }[] = [
   { name: "0008-photos", sql: photos.up },
   { name: "0009-guard", sql: guard.up },
   { name: "0010-call", sql: call.up },
+  { name: "0011-rights", sql: rights.up },
+  { name: "0012-device-keys", sql: deviceKeys.up },
+  { name: "0013-told-changes", sql: toldChanges.up },
+  { name: "0014-supplier-phones", sql: supplierPhones.up },
+  { name: "0015-photo-pieces", sql: photoPieces.up },
+  { name: "0016-library-changes", sql: libraryChanges.up },
 ];

@@ -1,12 +1,8 @@
 import { z } from "zod";
 import type { OutsideHttp } from "../http";
-import type { OrderAnswer, Suppliers } from "./port";
+import { supplierOffer, type OrderAnswer, type Suppliers } from "./port";
 
-const offersAnswer = z.object({
-  offers: z.array(
-    z.object({ partNumber: z.string(), costCents: z.number().int(), available: z.number(), readyAt: z.iso.datetime() }),
-  ),
-});
+const offersAnswer = z.object({ offers: z.array(supplierOffer) });
 const confirmed = z
   .object({ orderNumber: z.string(), readyAt: z.iso.datetime() })
   .transform((answer): OrderAnswer => ({ outcome: "confirmed", ...answer }));

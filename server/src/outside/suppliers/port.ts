@@ -1,9 +1,14 @@
-export interface SupplierOffer {
-  partNumber: string;
-  costCents: number;
-  available: number;
-  readyAt: string;
-}
+import { z } from "zod";
+
+/** What a supplier asks for one part, and how many it has. */
+export const supplierOffer = z.object({
+  partNumber: z.string(),
+  costCents: z.number().int(),
+  available: z.number(),
+  readyAt: z.iso.datetime(),
+});
+export type SupplierOffer = z.infer<typeof supplierOffer>;
+
 export interface OrderedItem {
   partNumber: string;
   quantity: number;

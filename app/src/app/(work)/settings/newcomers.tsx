@@ -1,1 +1,1 @@
-export { NewcomerSettings as default } from "../../../settings/NewcomerSettings";
+export { NewcomerEditor as default } from "../../../settings/NewcomerEditor";

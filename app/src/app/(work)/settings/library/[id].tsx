@@ -1,0 +1,7 @@
+import { useLocalSearchParams } from "expo-router";
+import { JobEditor } from "../../../../settings/JobEditor";
+
+export default function JobPage() {
+  const { id = "", begin } = useLocalSearchParams<{ id: string; begin?: string }>();
+  return <JobEditor id={id} isNew={begin !== undefined} />;
+}

@@ -1,0 +1,1 @@
+export { LibrarySettings as default } from "../../../../settings/LibrarySettings";

@@ -1,0 +1,1 @@
+export { PaySettings as default } from "../../../settings/PaySettings";

@@ -1,0 +1,1 @@
+export { RateSettings as default } from "../../../settings/RateSettings";

@@ -1,0 +1,3 @@
+import { WaitingScreen } from "../../sync/WaitingScreen";
+
+export default WaitingScreen;

@@ -1,0 +1,77 @@
+import { SPEC_FIELDS, showMoney, type ClientWorkOrderCommand, type VisitCommand } from "@mechanon/core";
+import { fieldWords } from "./fieldWords";
+import type { Pending } from "./pending";
+
+const WORK_ORDER: Record<ClientWorkOrderCommand["type"], string> = {
+  openWorkOrder: "The new work order",
+  changeCustomer: "The change of customer",
+  changeVehicle: "The change of car",
+  addConcern: "A concern",
+  removeConcern: "Taking a concern off",
+  recordOdometer: "The odometer",
+  takeBackOdometer: "Taking the odometer back",
+  recordPressures: "The tire pressures",
+  gradePoint: "A grade of the check",
+  attachPhoto: "A photo of the check",
+  removePhoto: "Taking a photo off",
+  addJob: "A job",
+  addOperation: "Labor from the guide",
+  refitJob: "The fit of a job",
+  addOwnJob: "A job of your own",
+  removeJob: "Taking a job off",
+  addLine: "A line of the quote",
+  changeLine: "The change of a line",
+  removeLine: "Taking a line off",
+  showIncluded: "What is on the customer's paper",
+  assignLabor: "Who does a line",
+  chooseRate: "The rate of a line",
+  customersPart: "Who brings a part",
+  recordAnswers: "The customer's answer",
+  receiveParts: "The parts received",
+  finishJobs: "The finished jobs",
+  takeCash: "The cash",
+  settleConflict: "Settling what two did at once",
+};
+
+const VISIT: Record<VisitCommand["type"], string> = {
+  bookVisit: "The booking",
+  moveVisit: "Moving the visit",
+  cancelVisit: "Cancelling the visit",
+  setOff: "Setting off",
+  arrive: "Arriving",
+  leave: "Leaving",
+};
+
+/** What a person did, as they would call it; with its figure where that tells it apart. */
+export function actWords(item: Pending): string {
+  switch (item.kind) {
+    case "workOrder": {
+      const { command } = item;
+      const words = WORK_ORDER[command.type];
+      if (command.type === "takeCash") return `${words}, ${showMoney(command.amountCents)},`;
+      if (command.type === "recordOdometer") return `${words}, ${command.miles.toLocaleString("en-US")} mi,`;
+      if (command.type === "addConcern") return `“${command.text}”`;
+      return words;
+    }
+    case "visit":
+      return VISIT[item.command.type];
+    case "customer":
+      return `The customer ${item.body.name}`;
+    case "vehicle":
+      return `The car ${[item.body.year, item.body.make, item.body.model].filter(Boolean).join(" ")}`.trim();
+    case "customerChange":
+      return `The change of the customer's ${fieldWords(Object.keys(item.becomes))}`;
+    case "merge":
+      return `Making ${item.mergedName} part of this record`;
+    case "agreement":
+      return `How often it is due: ${item.interval.title.toLowerCase()},`;
+    case "vehicleChange":
+      return `The change of the car's ${fieldWords(Object.keys(item.becomes))}`;
+    case "specCorrection":
+      return `What you found: ${SPEC_FIELDS.find(({ key }) => key === item.key)?.label.toLowerCase() ?? item.key},`;
+    case "personOff":
+      return "Taking a driver off the car";
+    case "vehicleOwner":
+      return item.becomes === "owner" ? "The car's new owner" : "Who drives the car";
+  }
+}

@@ -1,0 +1,42 @@
+import { z } from "zod";
+import { idParams } from "../fields";
+import { route } from "../route";
+
+/** Largest photo taken, in bytes; the app sends smaller ones. */
+export const MOST_PHOTO_BYTES = 8 * 1024 * 1024;
+export const PHOTO_TYPES = ["image/jpeg", "image/png", "image/webp"] as const;
+
+const photoArrived = z.object({ arrivedBytes: z.number().int() });
+const bytesField = z.coerce.number().int().min(0).max(MOST_PHOTO_BYTES);
+
+export const photoRoutes = {
+  putPhoto: route({
+    method: "post",
+    path: "/api/photos/:id",
+    area: "photos",
+    summary: "Keep a photo (the body is the image); the same id again changes nothing",
+    params: idParams,
+    file: { types: PHOTO_TYPES, mostBytes: MOST_PHOTO_BYTES },
+    status: 204,
+  }),
+  photoArrived: route({
+    method: "get",
+    path: "/api/photos/:id/pieces",
+    area: "photos",
+    summary: "How much of a photo has arrived, in bytes from its first on; of a whole one all",
+    params: idParams,
+    answer: photoArrived,
+  }),
+  addPhotoPiece: route({
+    method: "post",
+    path: "/api/photos/:id/pieces",
+    area: "photos",
+    summary:
+      "Add a piece to a photo (the body is its bytes, which follow on what is here); the last one makes it whole",
+    params: idParams,
+    query: z.object({ from: bytesField, of: bytesField }),
+    file: { types: ["application/octet-stream"], mostBytes: 1024 * 1024 },
+    answer: photoArrived,
+  }),
+  getPhoto: route({ method: "get", path: "/api/photos/:id", area: "photos", summary: "A photo", params: idParams }),
+};

@@ -1,0 +1,13 @@
+import { onMyWayText, receiptText } from "../messages/messageTexts";
+import { nextActLabel } from "./nextActLabel";
+import { REFUSAL_CODES, conflictWords, refusalWords } from "./refusals";
+
+it("has words for every refusal, mark and act", () => {
+  for (const code of REFUSAL_CODES) expect(refusalWords(code).length).toBeGreaterThan(20);
+  expect(conflictWords({ code: "payment/more-than-owed", detail: "1250" })).toContain("12.50");
+  expect(nextActLabel({ act: "takePayment", dueCents: 18000 })).toBe("Take $180.00");
+  expect(nextActLabel({ act: "finishJobs", jobs: 1 })).toBe("Finish 1 job");
+  expect(nextActLabel({ act: "nothing" })).toBeNull();
+  expect(onMyWayText("Larkhaven Driveway Garage", "Odile", 12)).toContain("12 minutes");
+  expect(receiptText("B", 100, "http://x/r/t")).toContain("http://x/r/t");
+});
