@@ -56,6 +56,8 @@ export interface Account {
 export class Driver {
   /** What the page's own policy stood in the way of: nothing, or the policy is wrong. */
   private readonly policyViolations: string[] = [];
+  /** Whose journey has not come to its end. */
+  private static readonly unfinished = new Set<Driver>();
   taps = 0;
   letters = 0;
   private constructor(
@@ -88,6 +90,7 @@ export class Driver {
       await session.send("Emulation.setCPUThrottlingRate", { rate: SLOWED });
     }
     const driver = new Driver(page, context, viewport);
+    Driver.unfinished.add(driver);
     page.on("console", (message) => {
       if (message.text().includes("Content Security Policy")) driver.policyViolations.push(message.text());
     });
@@ -162,7 +165,19 @@ export class Driver {
     ];
   }
 
+  /** What stands on the screens of journeys that did not come to their end; their browsers are closed. */
+  static async leftOpen(): Promise<string[]> {
+    const screens = [];
+    for (const driver of Driver.unfinished) {
+      const text = await driver.page.innerText("body").catch(String);
+      screens.push(`${driver.viewport.name} ${driver.page.url()}\n${text.slice(0, 2_000)}`);
+      await driver.close().catch(() => undefined);
+    }
+    return screens;
+  }
+
   async close(): Promise<void> {
+    Driver.unfinished.delete(this);
     await this.context.close();
   }
 }

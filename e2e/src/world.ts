@@ -19,6 +19,7 @@ export function openWorld(): World {
     browser = await launchBrowser();
   });
   afterAll(async () => {
+    for (const screen of await Driver.leftOpen()) process.stdout.write(`left open: ${screen}\n`);
     await browser?.close();
     await servers?.stop();
   });

@@ -15,7 +15,8 @@ const queries = new QueryClient({
     onError: (error) => {
       if (!(error instanceof ApiProblem)) return;
       const { code } = error.problem;
-      if (code === "session/missing" || code === "session/of-another")
+      const isStranger = queries.getQueryData(["me"]) === null;
+      if (!isStranger && (code === "session/missing" || code === "session/of-another"))
         void queries.invalidateQueries({ queryKey: ["me"] });
     },
   }),

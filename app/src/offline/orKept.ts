@@ -14,7 +14,7 @@ const storage = (): Storage | null => (typeof localStorage === "undefined" ? nul
 export async function orKept<T>(key: string, schema: z.ZodType<T>, load: () => Promise<T>): Promise<T> {
   try {
     const answer = await load();
-    keep(key, answer);
+    keepHere(key, answer);
     return answer;
   } catch (error) {
     const kept = error instanceof Unreachable ? keptOf(key, schema) : undefined;
@@ -24,7 +24,7 @@ export async function orKept<T>(key: string, schema: z.ZodType<T>, load: () => P
 }
 
 /** Keeps an answer on this device; a full storage takes nothing from the answer. */
-function keep(key: string, answer: unknown): void {
+export function keepHere(key: string, answer: unknown): void {
   try {
     storage()?.setItem(KEPT_PREFIX + key, JSON.stringify(answer));
   } catch (error) {

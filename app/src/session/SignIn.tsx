@@ -18,7 +18,7 @@ import { SPACE } from "../ui/theme";
 import { Words } from "../ui/Words";
 import { Press } from "../ui/Press";
 import { forgetOwedSignOut } from "./signOut";
-import { useMe } from "./useSession";
+import { keepMe, useMe } from "./useSession";
 
 type Values = z.input<typeof signInBody>;
 
@@ -38,6 +38,9 @@ export function SignIn() {
     try {
       const person = await call(routes.signIn, { body: values, asAnybody: true });
       forgetOwedSignOut();
+      // Asked before and answered after, it would sign the person out again.
+      await queries.cancelQueries({ queryKey: ["me"] });
+      keepMe(person);
       queries.removeQueries({ predicate: ({ queryKey }) => queryKey[0] !== "me" });
       queries.setQueryData(["me"], person);
     } catch (error) {

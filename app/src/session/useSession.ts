@@ -4,7 +4,7 @@ import { hasRight, type LaborGuide, type LibraryJob, type Right } from "@mechano
 import { businessView, libraryView, me, routes, type BusinessView, type Me } from "@mechanon/contract";
 import { call } from "../api/call";
 import { ApiProblem } from "../api/problem";
-import { keptOf, orKept } from "../offline/orKept";
+import { keepHere, keptOf, orKept } from "../offline/orKept";
 import { useAnswer } from "../offline/useAnswer";
 import { leave, settleSignOut } from "./signOut";
 
@@ -13,12 +13,14 @@ export function useMe(): { me: Me | null | undefined; error: unknown; refetch: (
   const queries = useQueryClient();
   const { data, error, refetch } = useQuery({
     queryKey: ["me"],
-    queryFn: async (): Promise<Me | null> => {
+    queryFn: async ({ signal }): Promise<Me | null> => {
       if (await settleSignOut()) return null;
       try {
         return await orKept("me", me, () => call(routes.whoAmI, { asAnybody: true }));
       } catch (problem) {
-        if (problem instanceof ApiProblem && problem.problem.status === 401) {
+        // Somebody signed in meanwhile: this is the answer of before.
+        const isOvertaken = signal.aborted;
+        if (!isOvertaken && problem instanceof ApiProblem && problem.problem.status === 401) {
           // Nobody was signed in: there is nothing to leave, and what the sign-in shows stays.
           if (keptOf("me", me)) await leave(queries);
           return null;
@@ -33,6 +35,11 @@ export function useMe(): { me: Me | null | undefined; error: unknown; refetch: (
     networkMode: "always",
   });
   return { me: data, error: data === undefined ? error : null, refetch: () => void refetch() };
+}
+
+/** Keeps who just signed in, so that the app opens without a signal from here on. */
+export function keepMe(person: Me): void {
+  keepHere("me", person);
 }
 
 /** Whether the person signed in has a right. */

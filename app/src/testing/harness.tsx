@@ -58,7 +58,9 @@ export interface Asked {
 export type Reply = { status?: number; body: unknown } | "down";
 
 /** Stands in for the server: answers by method and path, and keeps what was asked. */
-export function fakeServer(replies: Record<string, Reply | ((asked: Asked) => Reply)>): { asked: Asked[] } {
+export function fakeServer(replies: Record<string, Reply | ((asked: Asked) => Reply | Promise<Reply>)>): {
+  asked: Asked[];
+} {
   const asked: Asked[] = [];
   useReachable.setState({ isReachable: true });
   globalThis.fetch = ((address: string, init: RequestInit = {}) => {
@@ -75,11 +77,15 @@ export function fakeServer(replies: Record<string, Reply | ((asked: Asked) => Re
       return method === one.method && (path === address.split("?")[0] || path === address);
     })?.[1];
     const reply = typeof found === "function" ? found(one) : (found ?? "down");
-    if (reply === "down") return Promise.reject(new TypeError("network"));
-    const { status = 200, body } = reply;
-    return Promise.resolve({ ok: status < 400, status, json: () => Promise.resolve(body) } as Response);
+    return reply instanceof Promise ? reply.then(respond) : respond(reply);
   }) as typeof fetch;
   return { asked };
+}
+
+function respond(reply: Reply): Promise<Response> {
+  if (reply === "down") return Promise.reject(new TypeError("network"));
+  const { status = 200, body } = reply;
+  return Promise.resolve({ ok: status < 400, status, json: () => Promise.resolve(body) } as Response);
 }
 
 /** A problem document. */
