@@ -65,6 +65,7 @@ export {
   JOB_RIGHTS,
   libraryJob,
   positionsOfJob,
+  usualPositions,
   type LibraryJob,
   type LibraryJobInput,
 } from "./quoting/libraryJob";
@@ -86,10 +87,12 @@ export type { QuoteSlice } from "./quoting/slice";
 export { savedHours } from "./quoting/shareSteps";
 export type { PricedQuote } from "./quoting/price/priceQuote";
 export { receiptContent, receiptOf } from "./payments/receipt";
+export { isLedToBy } from "./quoting/diagnosisCredit";
 export { CUSTOMER_PAYER, creditsOf, priceWorkOrder } from "./quoting/priceWorkOrder";
 export { orderCostCents } from "./sourcing/orderCost";
 export { driveMinutes } from "./schedule/driveMinutes";
 export { businessSettings, upgradeSettings, type ListName, type BusinessSettings } from "./settings/businessSettings";
+export type { Concern } from "./concerns/slice";
 export { concernGap, concernPhrase, type ConcernGap, type ConcernPhrase } from "./concerns/phrase";
 export { newcomerQuestion, newcomerSettings, type NewcomerSettings } from "./customers/newcomers";
 export type { InspectionPoint } from "./inspection/point";

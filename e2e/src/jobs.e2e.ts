@@ -90,6 +90,41 @@ it.each([
 });
 
 it.each([
+  { viewport: PHONE, name: "Teodor Vance" },
+  { viewport: WIDE, name: "Caspian Rowntree" },
+])(
+  "a call begins with what is wanted on a $viewport.name screen, priced from-to until the car is known",
+  async ({ viewport, name }) => {
+    const driver = await world.signedIn(viewport);
+    const { page } = driver;
+    await driver.tap(page.getByRole("link", { name: "New", exact: true }));
+    await driver.emptySheet();
+    await driver.button("Add a job they want");
+    await driver.type("Find a job", "spark plugs");
+    await driver.button(/^Add Spark plugs/);
+    const plugs = page.getByRole("group", { name: /^Spark plugs/ });
+    await plugs.getByText(/^\$[\d,.]+ to \$[\d,.]+$/).waitFor();
+    await driver.button("Add another job");
+    await driver.tap(page.getByRole("radio", { name: "Service" }));
+    await driver.button("Add Oil and filter");
+    await page.getByText("Together, before taxes").waitFor();
+    await checked(driver, "new-wanted");
+
+    // The car that answers says what it costs, or that there is nothing to do on it.
+    await driver.type("Name or business", name);
+    await driver.tap(page.getByRole("button", { name: new RegExp(name) }).first());
+    await plugs.getByText(/^\$[\d,.]+$/).waitFor();
+    await driver.tap(page.getByTestId("save-work"));
+    await page.getByRole("heading", { name, level: 1 }).waitFor();
+    await page
+      .getByTestId("section-quote")
+      .getByText(/^2 jobs, \$/)
+      .waitFor();
+    await driver.close();
+  },
+);
+
+it.each([
   { viewport: PHONE, name: "Maren Oyelaran" },
   { viewport: WIDE, name: "Ingrid Palomar" },
 ])("rates, people and the library are the owner's on a $viewport.name screen", async ({ viewport, name }) => {
@@ -114,9 +149,10 @@ it.each([
   await driver.tap(diagnosis.getByRole("button", { name: "Done" }));
   await page.getByText("Tomas Quill, credited 0.8 h").waitFor();
 
-  // What the diagnosis led to has its price taken off; a part the customer brings costs nothing.
+  // What the diagnosis led to has its price taken off, once somebody says so; a part the customer brings costs nothing.
   await addJob(driver, "Add Wiper blades", "Outside");
   const wipers = page.getByRole("group", { name: "Wiper blades", exact: true });
+  await driver.tap(diagnosis.getByRole("checkbox", { name: "Wiper blades" }));
   await wipers.getByText(/^Less \$.* of the diagnosis/).waitFor();
   await driver.tap(wipers.getByRole("button", { name: /× / }).first());
   await driver.tap(wipers.getByRole("checkbox", { name: "The customer brings this part" }));

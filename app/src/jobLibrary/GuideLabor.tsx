@@ -1,37 +1,17 @@
 import { View } from "react-native";
-import { v7 as uuid } from "uuid";
 import type { Position } from "@mechanon/core";
-import { sendCommand } from "../sync/give";
 import { Heading } from "../ui/Heading";
 import { ChoiceRow } from "./ChoiceRow";
 import type { GuideMatch } from "./guideMatches";
-import type { Fitter } from "./jobChoice";
 
 interface GuideLaborProps {
-  workOrderId: string;
-  /** The job it becomes a line of; absent: one of its own. */
-  jobId?: string;
   matches: readonly GuideMatch[];
-  fitter: Pick<Fitter, "facts" | "isAfterHours">;
-  onAdded: () => void;
+  onAdd: (operationId: string, positions: Position[]) => void;
 }
 
-/** Labor the library has no job for, with the guide's hours on this car: a tap makes a job of it, or a line of one. */
-export function GuideLabor({ workOrderId, jobId, matches, fitter: { facts, isAfterHours }, onAdded }: GuideLaborProps) {
+/** Labor the library has no job for, with the guide's hours on this car: one tap each. */
+export function GuideLabor({ matches, onAdd }: GuideLaborProps) {
   if (matches.length === 0) return null;
-  const add = (operationId: string, positions: Position[]): void => {
-    sendCommand(workOrderId, {
-      type: "addOperation",
-      jobId: jobId ?? uuid(),
-      lineId: uuid(),
-      operationId,
-      positions,
-      facts,
-      isAfterHours,
-      concernId: null,
-    });
-    onAdded();
-  };
   return (
     <View>
       <Heading level={3}>Labor from the guide</Heading>
@@ -44,9 +24,9 @@ export function GuideLabor({ workOrderId, jobId, matches, fitter: { facts, isAft
               why={operation.inTheWay ?? operation.area}
               figure={hours ?? "not on this car"}
               isOffered={hours !== null}
-              onAdd={positions.length > 0 ? null : () => add(operation.id, [])}
+              onAdd={positions.length > 0 ? null : () => onAdd(operation.id, [])}
               options={positions}
-              onChoose={(option) => add(operation.id, option.positions)}
+              onChoose={(option) => onAdd(operation.id, option.positions)}
             />
           </View>
         ))}

@@ -6,7 +6,6 @@ import {
   positionChoices,
   positionsOfJob,
   showPositions,
-  companionsOf,
   type Job,
   type JobFit,
   type LibraryJob,
@@ -22,8 +21,8 @@ import { SPACE } from "../ui/theme";
 import { Words } from "../ui/Words";
 import { addFromLibrary } from "./addFromLibrary";
 import { askable, specLabel } from "./fitWords";
-import { JobOptions } from "./JobOptions";
-import { jobChoice, variantChoices, type Fitter } from "./jobChoice";
+import { GoesWith } from "./GoesWith";
+import { variantChoices } from "./jobChoice";
 import { useFitter } from "./useFitter";
 
 interface JobFittingProps {
@@ -79,7 +78,12 @@ function Fitting({
           The guide has no hours for this class of vehicle: the library’s stand.
         </Words>
       ) : null}
-      <Companions template={template} view={view} business={business} fitter={fitter} />
+      <GoesWith
+        job={template}
+        library={business.library}
+        fitter={fitter}
+        onAdd={(other, how) => addFromLibrary(view.state.id, other, { pointId: null, concernId: null }, how)}
+      />
       {view.vehicle ? <Unknown keys={askable(unknown)} vehicleId={view.vehicle.id} /> : null}
       {fitDiffers(view.state, job.id, fit, business.library, business.guide) ? (
         <>
@@ -89,32 +93,6 @@ function Fitting({
           <Button kind="quiet" label={`Fit ${job.title.toLowerCase()} anew`} onPress={() => refit({})} />
         </>
       ) : null}
-    </View>
-  );
-}
-
-/** What is worth doing with it and is not on the quote. */
-function Companions({
-  template,
-  view,
-  business,
-  fitter,
-}: Omit<JobFittingProps, "job"> & { template: LibraryJob; fitter: Fitter }) {
-  const options = companionsOf(template, business.library, view.state).flatMap((job) => {
-    const { fitted, fit, price } = jobChoice(job, fitter);
-    return fitted.doesNotApply ? [] : [{ key: job.id, label: `${fitted.title} ${price}`, job, fit }];
-  });
-  if (options.length === 0) return null;
-  return (
-    <View>
-      <Words size="small" tone="muted">
-        Goes with it
-      </Words>
-      <JobOptions
-        title={`with ${template.title.toLowerCase()}`}
-        options={options}
-        onChoose={({ job, fit }) => addFromLibrary(view.state.id, job, { pointId: null, concernId: null }, fit)}
-      />
     </View>
   );
 }

@@ -5,6 +5,7 @@ import type { WorkOrderView } from "@mechanon/contract";
 import type { Business } from "../session/useSession";
 import { Button } from "../ui/Button";
 import { Words } from "../ui/Words";
+import { addFromGuide } from "./addFromGuide";
 import { GuideLabor } from "./GuideLabor";
 import { guideMatches } from "./guideMatches";
 import { partName } from "./partName";
@@ -30,11 +31,11 @@ export function LaborForPart({ line, jobId, view, business }: LaborForPartProps)
         <Words tone="muted">{`The guide has no labor for “${name}”. Add a line with the hours.`}</Words>
       ) : null}
       <GuideLabor
-        workOrderId={view.state.id}
-        jobId={jobId}
         matches={matches}
-        fitter={fitter}
-        onAdded={() => setOpen(false)}
+        onAdd={(operationId, positions) => {
+          addFromGuide(view.state.id, { operationId, positions, jobId }, fitter);
+          setOpen(false);
+        }}
       />
     </View>
   );

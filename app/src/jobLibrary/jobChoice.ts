@@ -5,6 +5,7 @@ import {
   priceWorkOrder,
   showMoney,
   showPositions,
+  usualPositions,
   type CarFacts,
   type FittedJob,
   type Job,
@@ -43,19 +44,22 @@ export interface JobChoice {
   variants: JobOption[];
 }
 
+/** How a job is fitted where nobody said otherwise. */
+export function usualFit(job: LibraryJob, { facts, isAfterHours }: Pick<Fitter, "facts" | "isAfterHours">): JobFit {
+  return { facts, positions: usualPositions(job), variantId: null, isAfterHours };
+}
+
 /** What can be chosen of a job as it goes on a quote. */
 export function jobChoice(job: LibraryJob, fitter: Fitter): JobChoice {
-  const { facts, isAfterHours } = fitter;
   const choices = positionChoices(positionsOfJob(job));
-  const usual = choices.find((positions) => positions.length === 2) ?? choices[0] ?? [];
-  const fit: JobFit = { facts, positions: usual, variantId: null, isAfterHours };
+  const fit = usualFit(job, fitter);
   const { fitted, job: alone } = fittedWith(job, fit, fitter);
   const one = choices.length === 0 ? alone : fittedWith(job, { ...fit, positions: choices.at(-1) ?? [] }, fitter).job;
-  const to = priceCents(alone, fitter, "most");
+  const to = priceCents([alone], fitter.quote, "most");
   return {
     fitted,
     fit,
-    price: `${fromTo(one, fitter)}${choices.length === 0 ? "" : " each"}`,
+    price: `${fromToPrice([one], fitter.quote)}${choices.length === 0 ? "" : " each"}`,
     positions: choices.map((positions) => ({
       key: positions.join(),
       label: showPositions(positions),
@@ -63,7 +67,7 @@ export function jobChoice(job: LibraryJob, fitter: Fitter): JobChoice {
     })),
     variants: job.variants.map(({ id, title }) => {
       const other = { ...fit, variantId: id };
-      const cents = priceCents(fittedWith(job, other, fitter).job, fitter, "most") - to;
+      const cents = priceCents([fittedWith(job, other, fitter).job], fitter.quote, "most") - to;
       return { key: id, label: `${title} ${difference(cents)}`, fit: other };
     }),
   };
@@ -73,7 +77,7 @@ export function jobChoice(job: LibraryJob, fitter: Fitter): JobChoice {
 export function variantChoices(job: LibraryJob, fit: JobFit, fitter: Fitter): { id: string | null; label: string }[] {
   if (job.variants.length === 0) return [];
   const centsOf = (variantId: string | null): number =>
-    priceCents(fittedWith(job, { ...fit, variantId }, fitter).job, fitter, "most");
+    priceCents([fittedWith(job, { ...fit, variantId }, fitter).job], fitter.quote, "most");
   const now = centsOf(fit.variantId);
   const label = (id: string | null, title: string): string =>
     id === fit.variantId ? title : `${title} ${difference(centsOf(id) - now)}`;
@@ -85,9 +89,10 @@ function fittedWith(job: LibraryJob, fit: JobFit, { guide, quote }: Fitter): { f
   return fittedAlone(job, fit, guide, quote.rules);
 }
 
-function fromTo(job: Job, fitter: Fitter): string {
-  const from = priceCents(job, fitter, "least");
-  const to = priceCents(job, fitter, "most");
+/** What jobs would cost by themselves, before taxes: "$153.20", or from-to while not all of the car is known. */
+export function fromToPrice(jobs: readonly Job[], rules: QuoteRules): string {
+  const from = priceCents(jobs, rules, "least");
+  const to = priceCents(jobs, rules, "most");
   return from < to ? `${showMoney(from)} to ${showMoney(to)}` : showMoney(to);
 }
 
@@ -95,11 +100,15 @@ function difference(cents: number): string {
   return cents < 0 ? `−${showMoney(-cents)}` : `+${showMoney(cents)}`;
 }
 
-/** What a job would cost by itself, before taxes. */
-function priceCents(job: Job, { quote }: Fitter, bound: "least" | "most"): number {
-  const lines = job.lines.map((line) =>
-    line.kind === "labor" && bound === "least" ? { ...line, hours: line.hoursFrom ?? line.hours } : line,
-  );
-  const alone = { rules: quote.rules, taxExempt: quote.taxExempt, jobs: [{ ...job, lines }] };
-  return priceWorkOrder(alone, "all").jobs[0]?.total ?? 0;
+type QuoteRules = Pick<QuoteSlice, "rules" | "taxExempt">;
+
+function priceCents(jobs: readonly Job[], { rules, taxExempt }: QuoteRules, bound: "least" | "most"): number {
+  const bounded = jobs.map((job) => ({
+    ...job,
+    lines: job.lines.map((line) =>
+      line.kind === "labor" && bound === "least" ? { ...line, hours: line.hoursFrom ?? line.hours } : line,
+    ),
+  }));
+  const priced = priceWorkOrder({ rules, taxExempt, jobs: bounded }, "all");
+  return priced.jobs.reduce((sum, { total }) => sum + total, 0);
 }

@@ -6,12 +6,16 @@ import { askSpecs } from "../cars/askSpecs";
 import { useCarSheet } from "../cars/useCarSheet";
 import { useToday } from "../day/useDay";
 
-/** What is known of the car of a work order, with what this device knows of its specs; the source is asked once by itself. */
-export function useCarFacts({ vehicle }: Pick<WorkOrderView, "vehicle">): CarFacts {
+/**
+ * What is known of the car of a work order, with what this device knows of its specs; the source is asked once by itself.
+ * @param isKept - false: nobody keeps the car yet, and nothing is on record of it.
+ */
+export function useCarFacts({ vehicle }: Pick<WorkOrderView, "vehicle">, isKept = true): CarFacts {
   const queries = useQueryClient();
   const thisYear = Number(useToday().slice(0, 4));
-  const { sheet } = useCarSheet(vehicle?.id ?? "", vehicle !== null);
+  const { sheet } = useCarSheet(vehicle?.id ?? "", vehicle !== null && isKept);
   const isUnasked =
+    isKept &&
     sheet?.specs === null &&
     vehicle !== null &&
     vehicle.year !== null &&

@@ -11,7 +11,7 @@ import { CarFinder } from "../carFinder/CarFinder";
 import { carSheetKey } from "../cars/useCarSheet";
 import { ConcernPicker } from "../concerns/ConcernPicker";
 import { useToday } from "../day/useDay";
-import { useBusiness } from "../session/useSession";
+import { useBusiness, type Business } from "../session/useSession";
 import { Button } from "../ui/Button";
 import { Heading } from "../ui/Heading";
 import { Notice } from "../ui/Notice";
@@ -25,13 +25,19 @@ import { isBegun, useDraft, type Draft } from "./draft";
 import { missingWords } from "./missingWords";
 import { readDraft, type DraftAround } from "./readDraft";
 import { saveDraft } from "./saveDraft";
+import { useWanted } from "./useWanted";
+import { WantedJobs } from "./WantedJobs";
 
 /** The call, written down on one sheet: who, what, which car, when. Any part may come first. */
 export function NewWork() {
+  const business = useBusiness();
+  return business ? <CallSheet business={business} /> : null;
+}
+
+function CallSheet({ business }: { business: Business }) {
   const router = useRouter();
   const isWide = useIsWide();
   const queries = useQueryClient();
-  const business = useBusiness();
   const today = useToday();
   const { draft, asked, change, decide, clear } = useDraft();
   const concern = useRef<TextInput>(null);
@@ -39,14 +45,15 @@ export function NewWork() {
   const [isStartingOver, setStartingOver] = useState(false);
   const [failed, setFailed] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
-  if (!business) return null;
+  const wanted = useWanted(draft, business);
 
   const around = (): DraftAround => {
     const car =
       draft.car?.kind === "kept"
         ? queries.getQueryData<VehicleSheetView>(carSheetKey(draft.car.vehicle.id))
         : undefined;
-    return { today, quotesOpen: car?.openWork.filter(({ waitsFor }) => waitsFor === "answer").length ?? 0 };
+    const unfit = wanted.rows.flatMap(({ title, fault }) => (fault === null ? [] : [title]));
+    return { today, unfit, quotesOpen: car?.openWork.filter(({ waitsFor }) => waitsFor === "answer").length ?? 0 };
   };
   // Read as it stands, so that what is missing is told until it is there, and no longer.
   const faults = isTried ? (readDraft(draft, around()).faults ?? {}) : {};
@@ -57,7 +64,7 @@ export function NewWork() {
     if (!bodies) return;
     setBusy(true);
     try {
-      await saveDraft(draft, bodies, business.library);
+      await saveDraft(draft, bodies, wanted.around);
       const { workOrderId } = draft;
       clear();
       router.replace(`/work/${workOrderId}`);
@@ -131,6 +138,8 @@ export function NewWork() {
             typed={draft.concernTyped}
             onChange={({ picked, typed }) => change({ concerns: picked, concernTyped: typed })}
           />
+          <WantedJobs draft={draft} business={business} wanted={wanted} change={change} />
+          {faults.jobs ? <Notice text={faults.jobs} /> : null}
         </View>
         <View style={[styles.part, isWide && styles.column]}>
           <Heading level={2}>Which car</Heading>

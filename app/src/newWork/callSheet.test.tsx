@@ -87,6 +87,43 @@ it("saves customer, car and work order at once on this device, and goes to the s
   expect(useDraft.getState().draft.name).toBe("");
 });
 
+it("begins with what is wanted: a job before caller and car, priced, which answers a concern and goes along", async () => {
+  server();
+  show(<NewWork />);
+  fireEvent.press(screen.getByRole("button", { name: "Add a job they want" }));
+  fireEvent.press(screen.getByRole("button", { name: "Add Wiper blades" }));
+  expect(screen.getByText("$42.00")).toBeTruthy();
+  fireEvent.press(screen.getByRole("button", { name: "Take off wiper blades" }));
+  fireEvent.press(screen.getByRole("checkbox", { name: "Brakes grind" }));
+  fireEvent.press(screen.getByRole("button", { name: "Add a job they want" }));
+  expect(screen.getByText("Answers “Brakes grind”")).toBeTruthy();
+  fireEvent.press(screen.getByRole("button", { name: "Add Wiper blades" }));
+  fireEvent.press(screen.getByRole("button", { name: "Add another job" }));
+  fireEvent.changeText(screen.getByLabelText("Find a job"), "Fix the squeak");
+  fireEvent.press(screen.getByRole("button", { name: "Add “Fix the squeak” as a job of its own" }));
+  expect(screen.getByText("Together, before taxes")).toBeTruthy();
+  fireEvent.changeText(screen.getByLabelText("Name or business"), "ottilie brandt");
+  fireEvent.press(screen.getByTestId("save-work"));
+  await waitFor(() => expect(visited).toHaveLength(1));
+  const concernId = (givenCommands()[0] as { concerns: { id: string }[] }).concerns[0]?.id;
+  expect(givenCommands()).toMatchObject([
+    { type: "openWorkOrder" },
+    { type: "addJob", libraryJobId: "wipers", concernId, fit: { positions: [] } },
+    { type: "addOwnJob", title: "Fix the squeak" },
+  ]);
+});
+
+it("does not save wanted work that is not there any more, and says which", () => {
+  server();
+  const gone = { id: "w", kind: "library" as const, libraryJobId: "gone", positions: [], variantId: null };
+  useDraft.getState().change({ name: "Ottilie", jobs: [{ ...gone, answers: null }] });
+  show(<NewWork />);
+  expect(screen.getByText("It is not in the library any more.")).toBeTruthy();
+  fireEvent.press(screen.getByTestId("save-work"));
+  expect(screen.getByText(/Look at the jobs above/)).toBeTruthy();
+  expect(given()).toEqual([]);
+});
+
 it("saves without a connection as with one", async () => {
   fakeServer({});
   useDraft.getState().change({ known: CUSTOMER, car: { kind: "kept", then: "nothing", vehicle: CAR } });

@@ -6,6 +6,7 @@ import { anyTime, type Slot, type SlotWish } from "../booking/slot";
 import { emptyCarSearch, typedOfCar, type CarSearch } from "../carFinder/carSearch";
 import type { PickedConcern } from "../concerns/pickedConcern";
 import { upgradeDraft } from "./upgradeDraft";
+import type { WantedJob } from "./wantedJob";
 
 /** What the call needs of a customer we know. */
 export type CallerOnFile = Pick<
@@ -43,6 +44,8 @@ export interface Draft extends CarSearch {
   concerns: PickedConcern[];
   /** Words of a concern as they stand in the field; they go along. */
   concernTyped: string;
+  /** Work the caller wants, whether or not the car is known. */
+  jobs: WantedJob[];
   /** What becomes of a quote that is open on the car: a new one beside it, or its jobs copied; null: not said yet. */
   openQuote: { workOrderId: string; way: "anew" | "copy" } | null;
   /** Work put off that is taken along, by library job. */
@@ -78,6 +81,7 @@ export function emptyDraft(): Draft {
     concerns: [],
     concernTyped: "",
     ...emptyCarSearch(),
+    jobs: [],
     openQuote: null,
     takeAlong: [],
     wish: anyTime(),
@@ -87,12 +91,13 @@ export function emptyDraft(): Draft {
 
 /** Whether anything of a call was written down already. */
 export function isBegun(draft: Draft): boolean {
-  const { known, name, knownFrom, phone, street, email, concerns, concernTyped, car, wish } = draft;
+  const { known, name, knownFrom, phone, street, email, concerns, concernTyped, jobs, car, wish } = draft;
   return (
     [name, knownFrom, phone, street, email, concernTyped].some((typed) => typed.trim() !== "") ||
     known !== null ||
     car !== null ||
     concerns.length > 0 ||
+    jobs.length > 0 ||
     wish.day !== null ||
     typedOfCar(draft) !== ""
   );
@@ -133,7 +138,7 @@ export const useDraft = create<DraftStore>()(
     }),
     {
       name: "mechanon-new-work",
-      version: 4,
+      version: 5,
       migrate: (kept) => ({ draft: upgradeDraft(kept, emptyDraft()), asked: null }),
     },
   ),

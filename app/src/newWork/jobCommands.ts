@@ -1,42 +1,58 @@
-import type { ClientWorkOrderCommand, Job, LibraryJob } from "@mechanon/core";
+import { fitJob, type ClientWorkOrderCommand, type Job, type LibraryJob } from "@mechanon/core";
+import { usualFit } from "../jobLibrary/jobChoice";
+import { wantedCommand, type WantedAround, type WantedJob } from "./wantedJob";
 
 /** Concerns have the places before. */
 const FIRST_JOB = 64;
 const PLACES_PER_JOB = 64;
 const MOST_JOBS = 60;
 
+type AddJob = Extract<ClientWorkOrderCommand, { type: "addJob" }>;
+
+/** Work a new work order begins with. */
+export interface WorkBegun {
+  wanted: readonly WantedJob[];
+  /** Of a quote that is taken over. */
+  copied: readonly Job[];
+  /** Work put off that is taken along, by library job. */
+  libraryJobIds: readonly string[];
+}
+
 /**
- * The commands that put jobs on a new work order: a library job as it is kept today, another with its lines; finished
- * ones stay where they are.
+ * The commands that put jobs on a new work order: a library job as it is kept today, fitted to the car; another with its
+ * lines; finished ones stay where they are.
  *
- * @param copied - of a quote that is taken over.
- * @param libraryJobIds - work put off that is taken along.
  * @param idAt - an id for each place, the same whenever it is asked.
  */
 export function jobCommands(
-  copied: readonly Job[],
-  libraryJobIds: readonly string[],
-  library: readonly LibraryJob[],
+  { wanted, copied, libraryJobIds }: WorkBegun,
+  around: WantedAround,
   idAt: (place: number) => string,
 ): ClientWorkOrderCommand[] {
-  const kept = (id: string | null): LibraryJob | undefined => library.find((job) => job.id === id);
+  const kept = (id: string | null): LibraryJob | undefined => around.library.find((job) => job.id === id);
+  const isWanted = (id: string): boolean => wanted.some((job) => job.kind === "library" && job.libraryJobId === id);
   const own = copied.filter(({ finishedAt, libraryJobId }) => finishedAt === null && !kept(libraryJobId));
-  const fromLibrary = [
-    ...new Set([
-      ...copied.flatMap(({ finishedAt, libraryJobId }) =>
-        finishedAt === null && libraryJobId !== null && kept(libraryJobId) ? [libraryJobId] : [],
-      ),
-      ...libraryJobIds.filter((id) => kept(id)),
-    ]),
-  ];
+  const again = copied.filter(({ finishedAt }) => finishedAt === null);
+  const fromLibrary = [...new Set([...again.map(({ libraryJobId }) => libraryJobId ?? ""), ...libraryJobIds])].flatMap(
+    (id) => (isWanted(id) ? [] : (kept(id) ?? [])),
+  );
+  const fitOf = (job: LibraryJob): Pick<AddJob, "fit"> => {
+    const before = again.find(({ libraryJobId }) => libraryJobId === job.id)?.fit;
+    const usual = usualFit(job, around);
+    const fit = before ? { ...usual, positions: before.positions, variantId: before.variantId } : usual;
+    // What does not fit this car is for the quote to say.
+    return fitJob(job, fit, around.guide).doesNotApply ? {} : { fit: { ...fit, positions: [...fit.positions] } };
+  };
   const places = (job: number): number => FIRST_JOB + job * PLACES_PER_JOB;
-  const commands = fromLibrary.slice(0, MOST_JOBS).map((libraryJobId, job): ClientWorkOrderCommand => ({
+  const first = wanted.flatMap((job) => wantedCommand(job, around) ?? []);
+  const commands = fromLibrary.slice(0, MOST_JOBS).map((job, index): ClientWorkOrderCommand => ({
     type: "addJob",
-    jobId: idAt(places(job)),
-    libraryJobId,
-    lineIds: (kept(libraryJobId)?.lines ?? []).map((_, line) => idAt(places(job) + 1 + line)),
+    jobId: idAt(places(index)),
+    libraryJobId: job.id,
+    lineIds: job.lines.map((_, line) => idAt(places(index) + 1 + line)),
     concernId: null,
     pointId: null,
+    ...fitOf(job),
   }));
   const ownCommands = own
     .slice(0, MOST_JOBS - commands.length)
@@ -51,5 +67,5 @@ export function jobCommands(
         })),
       ];
     });
-  return [...commands, ...ownCommands];
+  return [...first, ...commands, ...ownCommands];
 }

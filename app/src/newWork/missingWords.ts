@@ -4,6 +4,7 @@ const PARTS: Readonly<Record<keyof DraftFaults, string>> = {
   name: "the name",
   phone: "the phone",
   email: "the email",
+  jobs: "the jobs",
   car: "the car",
   when: "the time",
 };

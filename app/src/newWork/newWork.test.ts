@@ -3,7 +3,9 @@ import { vehicleSample, SETTINGS_SAMPLE, customerSample } from "../testing/sampl
 import { emptyDraft, useDraft } from "./draft";
 import { freeStarts } from "../booking/freeSlots";
 import { readDraft } from "./readDraft";
+import { draftConcerns } from "./draftConcerns";
 import KEPT_V3 from "../testing/kept/draft.v3.json";
+import KEPT_V4 from "../testing/kept/draft.v4.json";
 import { upgradeDraft } from "./upgradeDraft";
 import { streetsLike } from "./streets";
 
@@ -73,7 +75,7 @@ describe("a draft", () => {
     transmission: null,
     color: null,
   };
-  const around = { quotesOpen: 0, today: "2026-11-26" };
+  const around = { quotesOpen: 0, unfit: [], today: "2026-11-26" };
   it("needs a name, and of a car that was typed a yes, and tells what does not fit where", () => {
     expect(readDraft({ ...draft, name: " ", phone: "12", email: "x@", plate: "FRY5083" }, around).faults).toEqual({
       name: "a name is needed",
@@ -101,12 +103,9 @@ describe("a draft", () => {
     expect(kept.bodies).toMatchObject({ customer: null, customerId: "c", vehicleId: "v" });
   });
   it("goes without a car where none is known, and takes along what stands in the field of the concern", () => {
-    const said = readDraft({ ...draft, concernTyped: " hums above 40 ", concerns: [] }, around);
-    expect(said.bodies).toMatchObject({
-      car: null,
-      vehicleId: null,
-      concerns: [{ text: "hums above 40", kind: "fault" }],
-    });
+    const typed = { ...draft, concernTyped: " hums above 40 ", concerns: [] };
+    expect(readDraft(typed, around).bodies).toMatchObject({ car: null, vehicleId: null });
+    expect(draftConcerns(typed)).toMatchObject([{ text: "hums above 40", kind: "fault" }]);
   });
   it.each([
     ["2026-11-27", "pick a time for Tomorrow"],
@@ -120,7 +119,6 @@ describe("a draft", () => {
     expect(faults).toBeNull();
     expect(bodies).toMatchObject({
       customer: { name: "Ottilie Brandt", knownFrom: "", phones: [{ number: "360 555 0141" }] },
-      concerns: [{ text: "Brakes grind" }],
       car: { kind: "new", guess: { model: "Fusion" } },
     });
     expect(upgradeDraft(KEPT_V3.state, emptyDraft())).toMatchObject({
@@ -128,7 +126,18 @@ describe("a draft", () => {
       wish: { minutes: 90 },
       slot: { startsAt: "2026-11-27T17:00:00.000Z" },
     });
+    expect(draftConcerns(upgradeDraft(KEPT_V3.state, emptyDraft()))).toMatchObject([{ text: "Brakes grind" }]);
+    expect(upgradeDraft(KEPT_V4.state, emptyDraft())).toMatchObject({
+      knownFrom: "from the bakery",
+      takeAlong: ["cabin-filter"],
+      wish: { day: "2026-11-27" },
+      jobs: [],
+    });
     expect(upgradeDraft({ draft: 4 }, emptyDraft())).toMatchObject({ name: "" });
+  });
+  it("tells of wanted work that does not fit the car", () => {
+    const { faults } = readDraft(draft, { ...around, unfit: ["Spark plugs"] });
+    expect(faults).toEqual({ jobs: "Spark plugs: take it off, or pick another" });
   });
   it("starts anew with new ids", () => {
     useDraft.getState().change({ name: "Someone" });

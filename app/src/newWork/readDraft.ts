@@ -2,11 +2,10 @@ import { mainPlace, showDay, type Place } from "@mechanon/core";
 import { customerBody } from "@mechanon/contract";
 import type { z } from "zod";
 import { typedOfCar } from "../carFinder/carSearch";
-import { saidConcerns, type PickedConcern } from "../concerns/pickedConcern";
 import { isNowhere } from "../work/nowhere";
 import type { Draft } from "./draft";
 
-export type DraftFaults = Partial<Record<"name" | "phone" | "email" | "car" | "when", string>>;
+export type DraftFaults = Partial<Record<"name" | "phone" | "email" | "jobs" | "car" | "when", string>>;
 
 /** What a draft sends: only the bodies of what is not kept yet. */
 export interface DraftBodies {
@@ -14,7 +13,6 @@ export interface DraftBodies {
   customerId: string;
   /** Null: nobody knows yet which car. */
   vehicleId: string | null;
-  concerns: PickedConcern[];
   place: Place | null;
   car: Draft["car"];
 }
@@ -22,6 +20,8 @@ export interface DraftBodies {
 export interface DraftAround {
   /** Quotes that wait for an answer on the car; beside one a new one is started knowingly. */
   quotesOpen: number;
+  /** Titles of wanted jobs that do not fit. */
+  unfit: readonly string[];
   /** In the zone of the business. */
   today: string;
 }
@@ -29,7 +29,7 @@ export interface DraftAround {
 /** Turns a draft into what is sent, or tells what is missing, by field. What stands typed goes along or is told. */
 export function readDraft(
   draft: Draft,
-  { quotesOpen, today }: DraftAround,
+  { quotesOpen, unfit, today }: DraftAround,
 ): { bodies: DraftBodies; faults: null } | { bodies: null; faults: DraftFaults } {
   const faults: DraftFaults = {};
   const place = placeOf(draft);
@@ -43,6 +43,7 @@ export function readDraft(
       if (field) faults[field] ??= issue.message;
     }
   }
+  if (unfit.length > 0) faults.jobs = `${unfit.join(", ")}: take it off, or pick another`;
   const typed = typedOfCar(draft);
   if (!car && typed !== "")
     faults.car = `“${typed}” is typed, but no car is confirmed: confirm one, or empty the field`;
@@ -59,7 +60,6 @@ export function readDraft(
       customer,
       customerId,
       vehicleId: car === null ? null : car.kind === "kept" ? car.vehicle.id : draft.vehicleId,
-      concerns: saidConcerns({ picked: draft.concerns, typed: draft.concernTyped }),
       car,
       place: draft.known ? (mainPlace(draft.known) ?? place) : place,
     },

@@ -1,4 +1,3 @@
-import type { LibraryJob } from "@mechanon/core";
 import type { Customer, Vehicle } from "@mechanon/contract";
 import { carActs } from "../carFinder/carActs";
 import { give } from "../sync/give";
@@ -9,11 +8,13 @@ import { loadWorkOrder, showKept } from "../sync/views";
 import { nowhere } from "../work/nowhere";
 import { derivedId } from "./derivedId";
 import type { Draft } from "./draft";
-import { jobCommands } from "./jobCommands";
+import { draftConcerns } from "./draftConcerns";
+import { jobCommands, type WorkBegun } from "./jobCommands";
 import { onFile } from "./onFile";
 import type { DraftBodies } from "./readDraft";
+import type { WantedAround } from "./wantedJob";
 
-type CopiedJobs = Parameters<typeof jobCommands>[0];
+type CopiedJobs = WorkBegun["copied"];
 
 /**
  * Saves a call: customer, car, work order, its jobs and visit, all of it at once on this device; each goes to the server
@@ -21,14 +22,14 @@ type CopiedJobs = Parameters<typeof jobCommands>[0];
  *
  * @throws what `call` throws, where a quote is to be copied that is not on this device; nothing is saved then.
  */
-export async function saveDraft(draft: Draft, bodies: DraftBodies, library: readonly LibraryJob[]): Promise<void> {
+export async function saveDraft(draft: Draft, bodies: DraftBodies, around: WantedAround): Promise<void> {
   const { openQuote } = draft;
   const copied = openQuote?.way === "copy" ? await jobsOf(openQuote.workOrderId) : [];
-  await give(actsOf(draft, bodies, copied, library));
+  await give(actsOf(draft, bodies, copied, around));
 }
 
 /** What saving a call does, in the order in which each names the one before. */
-export function actsOf(draft: Draft, bodies: DraftBodies, copied: CopiedJobs, library: readonly LibraryJob[]): Act[] {
+export function actsOf(draft: Draft, bodies: DraftBodies, copied: CopiedJobs, around: WantedAround): Act[] {
   const { workOrderId, visitId, vehicleId: newCarId, openCommandId, slot } = draft;
   const { customerId, vehicleId, car } = bodies;
   const acts: Act[] = [];
@@ -46,11 +47,13 @@ export function actsOf(draft: Draft, bodies: DraftBodies, copied: CopiedJobs, li
       type: "openWorkOrder",
       customerId,
       vehicleId,
-      concerns: bodies.concerns.map((concern, index) => ({ ...concern, id: derivedId(workOrderId, index) })),
+      concerns: draftConcerns(draft),
     },
     parties: partiesOf(draft, bodies),
   });
-  const jobs = jobCommands(copied, draft.takeAlong, library, (place) => derivedId(workOrderId, place));
+  const jobs = jobCommands({ wanted: draft.jobs, copied, libraryJobIds: draft.takeAlong }, around, (place) =>
+    derivedId(workOrderId, place),
+  );
   jobs.forEach((command, index) =>
     acts.push({ kind: "workOrder", target: workOrderId, id: derivedId(openCommandId, 1 + index), command }),
   );

@@ -25,6 +25,7 @@ const WORK_ORDER: Record<ClientWorkOrderCommand["type"], string> = {
   showIncluded: "What is on the customer's paper",
   assignLabor: "Who does a line",
   chooseRate: "The rate of a line",
+  foundBy: "What a diagnosis led to",
   customersPart: "Who brings a part",
   recordAnswers: "The customer's answer",
   receiveParts: "The parts received",

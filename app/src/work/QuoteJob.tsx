@@ -13,6 +13,7 @@ import { useColors } from "../ui/face";
 import { SPACE } from "../ui/theme";
 import { Words } from "../ui/Words";
 import { answerWords } from "./answerWords";
+import { LedTo } from "./LedTo";
 import { QuoteLineRow } from "./QuoteLineRow";
 import { NewLine } from "./NewLine";
 
@@ -70,6 +71,7 @@ export function QuoteJob({
       {edited?.kind === "part" && job.finishedAt === null ? (
         <LaborForPart key={edited.id} line={edited} jobId={job.id} view={view} business={business} />
       ) : null}
+      <LedTo diagnosis={job} view={view} />
       <JobFitting job={job} view={view} business={business} />
       {job.finishedAt === null ? (
         <View style={styles.acts}>

@@ -183,6 +183,26 @@ describe("the quote", () => {
     fireEvent(screen.getByLabelText("Price each"), "blur");
     expect(given()).toMatchObject([{ hours: 0.2 }, { quantity: 2.5 }, { priceCents: 1999 }]);
   });
+  it("asks what a diagnosis led to, and takes its price off there by one tap", () => {
+    const lines = job.lines.map((line) => ({ ...line, id: `d-${line.id}` }));
+    const diagnosis: Job = { ...job, id: "d", title: "Diagnosis", isDiagnosis: true, lines };
+    const rules = { ...BUSINESS.settings.rules, diagnosisCreditPercent: 50 };
+    const jobs = [diagnosis, job];
+    show(<QuoteSection view={view({ rules, jobs })} business={BUSINESS} isUnsent={false} />);
+    expect(screen.getByText("What did it lead to? Its price comes off there.")).toBeTruthy();
+    fireEvent.press(screen.getByRole("checkbox", { name: "Wiper blades" }));
+    expect(given()).toMatchObject([{ type: "foundBy", jobId: job.id, diagnosisId: "d" }]);
+  });
+  it("says what a diagnosis led to, which is taken back by the same tap", () => {
+    const lines = job.lines.map((line) => ({ ...line, id: `d-${line.id}` }));
+    const diagnosis: Job = { ...job, id: "d", title: "Diagnosis", isDiagnosis: true, lines };
+    const rules = { ...BUSINESS.settings.rules, diagnosisCreditPercent: 50 };
+    const jobs = [diagnosis, { ...job, foundBy: "d" }];
+    show(<QuoteSection view={view({ rules, jobs })} business={BUSINESS} isUnsent={false} />);
+    expect(screen.getByText("Less $21.00 of the diagnosis")).toBeTruthy();
+    fireEvent.press(screen.getByRole("checkbox", { name: "Wiper blades", checked: true }));
+    expect(given()).toMatchObject([{ type: "foundBy", jobId: job.id, diagnosisId: null }]);
+  });
   it("has no price field for those who may not change prices", () => {
     show(<QuoteSection view={view({ jobs: [job] })} business={BUSINESS} isUnsent={false} />, { rights: [] });
     fireEvent.press(screen.getByRole("button", { name: /^2 × Wiper blade/ }));

@@ -8,5 +8,6 @@ export const concern = z.object({
   phraseId: z.string().nullable(),
   at: z.iso.datetime(),
 });
+export type Concern = z.infer<typeof concern>;
 export const concernSlice = z.object({ concerns: z.array(concern) });
 export type ConcernSlice = z.infer<typeof concernSlice>;

@@ -1,5 +1,5 @@
 import type { LibraryJob } from "../quoting/libraryJob";
-import type { ConcernSlice } from "../concerns/slice";
+import type { Concern } from "../concerns/slice";
 import type { QuoteSlice } from "../quoting/slice";
 import type { InspectionSlice } from "./slice";
 
@@ -29,7 +29,10 @@ export function offersForFindings(
 }
 
 /** Jobs offered for concerns that nothing on the quote answers yet. */
-export function offersForConcerns(state: Jobs & ConcernSlice, library: readonly LibraryJob[]): Offer[] {
+export function offersForConcerns(
+  state: Jobs & { concerns: readonly Pick<Concern, "id" | "phraseId">[] },
+  library: readonly LibraryJob[],
+): Offer[] {
   return state.concerns
     .filter((concern) => !state.jobs.some((job) => job.concernId === concern.id))
     .flatMap(({ id, phraseId }) =>

@@ -102,6 +102,12 @@ export const assignLaborSchema = z.strictObject({
     .max(MOST_PEOPLE)
     .refine((people) => new Set(people.map(({ personId }) => personId)).size === people.length, "names a person twice"),
 });
+/** Says which diagnosis led to a repair; null: none did. */
+export const foundBySchema = z.strictObject({
+  type: z.literal("foundBy"),
+  jobId: uuid,
+  diagnosisId: uuid.nullable(),
+});
 /** Says that the customer brings a part, or that they do not after all. */
 export const customersPartSchema = z.strictObject({
   type: z.literal("customersPart"),

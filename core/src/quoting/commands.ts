@@ -8,6 +8,7 @@ import {
   changeLineSchema,
   chooseRateSchema,
   customersPartSchema,
+  foundBySchema,
   refitJobSchema,
   removeJobSchema,
   removeLineSchema,
@@ -20,6 +21,7 @@ import {
   assignLabor,
   changeLine,
   chooseRate,
+  setFoundBy,
   refitJob,
   setCustomersPart,
   showIncluded,
@@ -69,5 +71,6 @@ export const quotingRules = {
   }),
   chooseRate: rule({ schema: chooseRateSchema, kind: "intention", apply: chooseRate }),
   showIncluded: rule({ schema: showIncludedSchema, kind: "intention", apply: showIncluded }),
+  foundBy: rule({ schema: foundBySchema, kind: "intention", apply: setFoundBy }),
   customersPart: rule({ schema: customersPartSchema, kind: "intention", apply: setCustomersPart }),
 };

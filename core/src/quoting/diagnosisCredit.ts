@@ -9,8 +9,7 @@ export interface DiagnosisCredit {
 }
 
 /**
- * What comes off each repair for the diagnosis that led to it, by the owner's rule: the repairs of the same concern, or,
- * where a diagnosis has no concern, those that were put on the quote after it. The first that was not declined has the
+ * What comes off each repair for the diagnosis that led to it, by the owner's rule. The first that was not declined has the
  * credit, up to its own price; what is left of it goes to the next. A declined diagnosis is not paid, and not credited.
  *
  * @param nets - of each job by its id, in cents, before credits, without cores.
@@ -26,7 +25,7 @@ export function diagnosisCredits(
     let left = Number(roundPercent(BigInt(nets.get(from.id) ?? 0), exact(percent)));
     for (const repair of jobs) {
       if (left <= 0) break;
-      if (repair.isDiagnosis || isDeclined(repair) || credits.has(repair.id) || !ledTo(from, repair)) continue;
+      if (repair.isDiagnosis || isDeclined(repair) || credits.has(repair.id) || !isLedToBy(from, repair)) continue;
       const cents = Math.min(left, nets.get(repair.id) ?? 0);
       if (cents <= 0) continue;
       credits.set(repair.id, { from, cents });
@@ -38,6 +37,8 @@ export function diagnosisCredits(
 
 const isDeclined = ({ answer }: Job): boolean => answer?.value === "no" || answer?.value === "later";
 
-function ledTo(diagnosis: Job, repair: Job): boolean {
-  return diagnosis.concernId === null ? repair.addedAt > diagnosis.addedAt : repair.concernId === diagnosis.concernId;
+/** Whether a diagnosis led to a repair: as a person said; where nobody did, it is that of the same concern. */
+export function isLedToBy(diagnosis: Job, { foundBy, concernId }: Job): boolean {
+  if (foundBy !== undefined) return foundBy === diagnosis.id;
+  return concernId !== null && concernId === diagnosis.concernId;
 }

@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { OPERATION_PER } from "../laborGuide/guide";
-import { POSITIONS, positionsFor, type Position } from "../laborGuide/position";
+import { POSITIONS, positionChoices, positionsFor, type Position } from "../laborGuide/position";
 import { SPEC_KEYS } from "../vehicles/specs/specSheet";
 import { quoteLine } from "./quoteLine";
 
@@ -95,4 +95,10 @@ export type LibraryJobInput = z.input<typeof libraryJob>;
 export function positionsOfJob({ per, positions }: LibraryJob): readonly Position[] {
   const all = positionsFor(per);
   return positions.length === 0 ? all : all.filter((place) => positions.includes(place));
+}
+
+/** Where it is usually done: at both of an axle, or at all there are; empty: there is nothing to choose. */
+export function usualPositions(job: LibraryJob): readonly Position[] {
+  const choices = positionChoices(positionsOfJob(job));
+  return choices.find(({ length }) => length === 2) ?? choices[0] ?? [];
 }

@@ -8,6 +8,7 @@ import type {
   changeLineSchema,
   chooseRateSchema,
   customersPartSchema,
+  foundBySchema,
   refitJobSchema,
   showIncludedSchema,
 } from "./commandSchemas";
@@ -210,6 +211,13 @@ export function setCustomersPart(
     return isCustomers ? { ...kept, isCustomers } : kept;
   });
   return changeJob({ jobs }, jobOfLine(state, lineId).id, (job) => withStandingRates(job, state.rules));
+}
+
+/** Says which diagnosis led to a repair. @throws {Refusal} when that is no diagnosis of this quote, or this no repair. */
+export function setFoundBy(state: Jobs, { jobId, diagnosisId }: z.output<typeof foundBySchema>): Jobs {
+  const isDiagnosis = (id: string): boolean => state.jobs.some((job) => job.id === id && job.isDiagnosis);
+  if (isDiagnosis(jobId) || (diagnosisId !== null && !isDiagnosis(diagnosisId))) throw refuse("job/no-diagnosis");
+  return changeJob(state, jobId, (job) => ({ ...job, foundBy: diagnosisId }));
 }
 
 /** Says who does a line. @throws {Refusal} when it is no labor. */

@@ -7,6 +7,8 @@ export const QUOTING_REFUSALS = {
   "job/lines-do-not-match": "The library has changed this job meanwhile. Load the page again and add it once more.",
   "job/too-many": "This quote has as many jobs as it can hold. Nothing was added; open another work order.",
   "operation/no-hours": "The guide has no hours for that on this car. Nothing was added; type the hours.",
+  "job/no-diagnosis":
+    "That diagnosis is no longer on the quote. Its price was left where it was; look at the quote once more.",
   "line/not-found": "That line was taken off by somebody else. Your change was not made.",
   "line/exists": "That line is there already.",
   "line/figure-does-not-fit": "That figure does not fit this line. The line was left as it is.",

@@ -34,6 +34,8 @@ export const job = z.object({
   on: z.object({ facts: z.record(z.string(), z.unknown()), isAfterHours: z.boolean() }).optional(),
   /** It finds out what is wrong; the repair it leads to may have its price taken off. */
   isDiagnosis: z.boolean().optional(),
+  /** The diagnosis that led to it, as a person said; null: none did. Absent: whichever is of its concern. */
+  foundBy: z.string().nullable().optional(),
   lines: z.array(quoteLine),
   addedAt: instant,
   answer: z.object({ value: z.enum(ANSWERS), approvalId: z.string(), totalCents: cents }).nullable(),

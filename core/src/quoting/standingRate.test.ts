@@ -159,7 +159,7 @@ describe("a diagnosis is credited", () => {
       return { ...job, answer: value && { value, approvalId: "a", totalCents: 0 } };
     }),
   });
-  const both = (rules: Partial<MoneyRules>, concernId: string | null = null): WorkOrderState =>
+  const both = (rules: Partial<MoneyRules>, concernId: string | null = id(90)): WorkOrderState =>
     add(add(opened(rules), DIAGNOSIS, 1, { concernId }), BRAKES, 2, { concernId });
   const totals = (state: WorkOrderState): number[] => [...jobTotals(state).values()];
 
@@ -169,7 +169,7 @@ describe("a diagnosis is credited", () => {
     ["never without the rule", both({}), [15_000, 16_000]],
     ["not where the repair is declined", answered(both(CREDIT), ["yes", "no"]), [15_000, 16_000]],
     ["not where the diagnosis is declined", answered(both(CREDIT), ["no", "yes"]), [15_000, 16_000]],
-    ["once, and what is left on the next", add(both({ ...CREDIT, rates: [rate("d", 20_000, { isDiagnosis: true })] }), BRAKES, 3), [20_000, 0, 12_000]],
+    ["once, and what is left on the next", add(both({ ...CREDIT, rates: [rate("d", 20_000, { isDiagnosis: true })] }), BRAKES, 3, { concernId: id(90) }), [20_000, 0, 12_000]],
   ])("%s", (_name, state, expected) => {
     expect(totals(state)).toEqual(expected);
   }); // prettier-ignore
@@ -177,10 +177,21 @@ describe("a diagnosis is credited", () => {
   it("comes off the repair of its own concern only, and off what is agreed", () => {
     const state = add(add(opened(CREDIT), DIAGNOSIS, 1, { concernId: id(90) }), BRAKES, 2);
     expect(creditsOf(state).size).toBe(0);
-    const agreed = answered(both(CREDIT, id(90)), ["yes", "yes"]);
+    const agreed = answered(both(CREDIT), ["yes", "yes"]);
     expect(priceWorkOrder(agreed, "approved").jobs.map(({ total }) => total)).toEqual([15_000, 1_000]);
     expect(creditsOf(agreed).get(id(2))).toMatchObject({ cents: 15_000, from: { id: id(1) } });
   });
+  it("comes off what a person says it led to, and off nothing that only came after it", () => {
+    const after = both(CREDIT, null);
+    expect(totals(after)).toEqual([15_000, 16_000]);
+    const said = run(after, { type: "foundBy", jobId: id(2), diagnosisId: id(1) });
+    expect(totals(said)).toEqual([15_000, 1_000]);
+    expect(totals(run(said, { type: "removeJob", jobId: id(1) }))).toEqual([16_000]);
+    const unsaid = run(both(CREDIT), { type: "foundBy", jobId: id(2), diagnosisId: null });
+    expect(totals(unsaid)).toEqual([15_000, 16_000]);
+    for (const [jobId, diagnosisId] of [[id(2), id(3)], [id(2), id(2)], [id(1), null]] as const)
+      expect(() => run(after, { type: "foundBy", jobId, diagnosisId })).toThrow("job/no-diagnosis");
+  }); // prettier-ignore
 });
 
 it.each([
