@@ -68,6 +68,7 @@ export {
   usualPositions,
   type LibraryJob,
   type LibraryJobInput,
+  type LineFit,
 } from "./quoting/libraryJob";
 export { fitJob, type FittedJob, type JobFit } from "./quoting/fitJob";
 export { fittedAlone } from "./quoting/fittedAlone";
@@ -81,12 +82,14 @@ export { companionsOf } from "./quoting/companions";
 export { LIBRARY_COLUMNS, jobsFromRows, rowsOfJobs } from "./quoting/libraryTable";
 export { sameLibraryJob } from "./quoting/sameLibraryJob";
 export { libraryChanges, libraryJobFault, readLibraryFile, writeLibraryFile } from "./quoting/libraryFile";
+export { wholeOrderFromQuote } from "./quoting/wholeOrderFromQuote";
 export { keptFromQuote } from "./quoting/keptFromQuote";
 export { fitDiffers } from "./quoting/fitDiffers";
 export type { QuoteSlice } from "./quoting/slice";
-export { savedHours } from "./quoting/shareSteps";
+export { savedHours, shareSteps } from "./quoting/shareSteps";
 export type { PricedQuote } from "./quoting/price/priceQuote";
 export { receiptContent, receiptOf } from "./payments/receipt";
+export { broughtJobs, isWholeOrder, type BroughtJobs } from "./quoting/broughtJobs";
 export { isLedToBy } from "./quoting/diagnosisCredit";
 export { CUSTOMER_PAYER, creditsOf, priceWorkOrder } from "./quoting/priceWorkOrder";
 export { orderCostCents } from "./sourcing/orderCost";

@@ -91,7 +91,7 @@ it.each([
 
 it.each([
   { viewport: PHONE, name: "Teodor Vance" },
-  { viewport: WIDE, name: "Caspian Rowntree" },
+  { viewport: WIDE, name: "Noor Haddad-Bell" },
 ])(
   "a call begins with what is wanted on a $viewport.name screen, priced from-to until the car is known",
   async ({ viewport, name }) => {

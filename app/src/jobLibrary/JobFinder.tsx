@@ -1,6 +1,6 @@
 import { useState, type ReactNode } from "react";
 import { StyleSheet, View } from "react-native";
-import type { Concern, JobFit, Offer, Position } from "@mechanon/core";
+import { isWholeOrder, type Concern, type JobFit, type Offer, type Position } from "@mechanon/core";
 import type { Business } from "../session/useSession";
 import { Button } from "../ui/Button";
 import { Choices } from "../ui/Choices";
@@ -14,10 +14,17 @@ import type { Fitter } from "./jobChoice";
 import { LibraryLine } from "./LibraryLine";
 import { shownOffers } from "./shownOffers";
 import { useLibraryUsage } from "./useLibraryUsage";
+import { WholeOrderLine } from "./WholeOrderLine";
 
 /** About, in pixels. */
 const LINE_HEIGHT = 72;
 const ALL = "";
+
+/** A job of the library as it was picked. */
+export interface PickedJob {
+  offer: Offer;
+  fit: JobFit;
+}
 
 interface JobFinderProps {
   business: Business;
@@ -25,7 +32,8 @@ interface JobFinderProps {
   /** What fits findings and concerns; it stands first. */
   offers: readonly Offer[];
   concerns: readonly Pick<Concern, "id" | "text">[];
-  onAdd: (offer: Offer, fit: JobFit) => void;
+  /** One job, or all of a whole order. */
+  onAdd: (picked: readonly PickedJob[]) => void;
   onOperation: (operationId: string, positions: Position[]) => void;
   /** A job the library does not have. */
   onOwn: (title: string) => void;
@@ -48,9 +56,13 @@ export function JobFinder(props: JobFinderProps) {
     if (libraryJob.isFavorite) return `Favorite · ${libraryJob.area}`;
     return usage.last.includes(libraryJob.id) ? `Used last · ${libraryJob.area}` : libraryJob.area;
   };
-  const draw = (offer: Offer): ReactNode => (
-    <LibraryLine offer={offer} why={why(offer)} fitter={fitter} onAdd={onAdd} />
-  );
+  const add = (offer: Offer, fit: JobFit): void => onAdd([{ offer, fit }]);
+  const draw = (offer: Offer): ReactNode =>
+    isWholeOrder(offer.libraryJob) ? (
+      <WholeOrderLine order={offer.libraryJob} library={business.library} fitter={fitter} onAdd={onAdd} />
+    ) : (
+      <LibraryLine offer={offer} why={why(offer)} fitter={fitter} onAdd={add} />
+    );
   return (
     <View style={styles.list}>
       <Field
@@ -64,7 +76,7 @@ export function JobFinder(props: JobFinderProps) {
         <CommonJobs
           jobs={usage.common.flatMap((id) => business.library.filter((job) => job.id === id))}
           fitter={fitter}
-          onAdd={(libraryJob, fit) => onAdd({ libraryJob, pointId: null, concernId: null }, fit)}
+          onAdd={(libraryJob, fit) => add({ libraryJob, pointId: null, concernId: null }, fit)}
         />
       ) : null}
       {typed.trim() === "" ? (

@@ -25,8 +25,8 @@ export function JobLibrary({ view, business, onDone }: JobLibraryProps) {
       fitter={fitter}
       offers={[...offersForFindings(state, business.library), ...offersForConcerns(state, business.library)]}
       concerns={state.concerns}
-      onAdd={({ libraryJob, pointId, concernId }, fit) => {
-        addFromLibrary(state.id, libraryJob, { pointId, concernId }, fit);
+      onAdd={(picked) => {
+        for (const { offer, fit } of picked) addFromLibrary(state.id, offer.libraryJob, offer, fit);
         onDone();
       }}
       onOperation={(operationId, positions) => {

@@ -5,12 +5,10 @@ import { StyleSheet, View } from "react-native";
 import { useForm } from "react-hook-form";
 import { v7 as uuid } from "uuid";
 import { z } from "zod";
-import type { Job } from "@mechanon/core";
 import { routes } from "@mechanon/contract";
 import { call } from "../api/call";
 import { errorWords } from "../api/problem";
 import { NeedsSignal } from "../offline/NeedsSignal";
-import type { Business } from "../session/useSession";
 import { Button } from "../ui/Button";
 import { FormField } from "../ui/FormField";
 import { Notice } from "../ui/Notice";
@@ -21,36 +19,37 @@ const keptAs = routes.keepLibraryJob.body.pick({ title: true, area: true });
 
 interface KeepJobProps {
   workOrderId: string;
-  job: Job;
-  business: Business;
+  /** Null: all jobs of it, as a whole order. */
+  jobId: string | null;
+  /** As it is called, unless somebody says otherwise. */
+  initial: z.input<typeof keptAs>;
 }
 
-/** Keeps a job of this work order in the library, for the next car. */
-export function KeepJob({ workOrderId, job, business }: KeepJobProps) {
+/** Keeps a job of this work order in the library, or all of them as one, for the next car. */
+export function KeepJob(props: KeepJobProps) {
   const [isOpen, setOpen] = useState(false);
   const [said, setSaid] = useState<string | null>(null);
+  const label = props.jobId === null ? "Keep all of it as one order" : "Keep in the library";
   if (said) return <Notice kind="note" text={said} />;
-  if (!isOpen) return <Button kind="quiet" label="Keep in the library" onPress={() => setOpen(true)} />;
-  return <KeptAs workOrderId={workOrderId} job={job} business={business} onKept={setSaid} />;
+  if (!isOpen) return <Button kind="quiet" label={label} onPress={() => setOpen(true)} />;
+  return <KeptAs {...props} onKept={setSaid} />;
 }
 
-function KeptAs({ workOrderId, job, business, onKept }: KeepJobProps & { onKept: (said: string) => void }) {
+function KeptAs({ workOrderId, jobId, initial, onKept }: KeepJobProps & { onKept: (said: string) => void }) {
   const queries = useQueryClient();
   const [fault, setFault] = useState<string | null>(null);
   // The same however often it is pressed: an answer that was lost keeps nothing twice.
   const id = useMemo(() => uuid(), []);
-  const template = business.library.find((each) => each.id === job.libraryJobId);
-  const initial = { title: job.title, area: template?.area ?? "Service" };
   const form = useForm<z.input<typeof keptAs>, unknown, z.output<typeof keptAs>>({
     resolver: zodResolver(keptAs),
     defaultValues: initial,
   });
   const { control, handleSubmit, formState } = form;
-  const { drop } = useUnsavedFields(`keep-job/${job.id}`, form, initial);
+  const { drop } = useUnsavedFields(`keep-job/${jobId ?? workOrderId}`, form, initial);
   const keep = handleSubmit(async (named) => {
     setFault(null);
     try {
-      await call(routes.keepLibraryJob, { body: { id, workOrderId, jobId: job.id, ...named } });
+      await call(routes.keepLibraryJob, { body: { id, workOrderId, jobId, ...named } });
       await queries.invalidateQueries({ queryKey: ["business"] });
       drop();
       onKept(`“${named.title}” is in the library now, under ${named.area}.`);

@@ -6,7 +6,7 @@ import { sendCommand } from "../sync/give";
 export function addFromLibrary(
   workOrderId: string,
   job: LibraryJob,
-  why: { pointId: string | null; concernId: string | null },
+  { pointId, concernId }: { pointId: string | null; concernId: string | null },
   fit: JobFit,
 ): void {
   sendCommand(workOrderId, {
@@ -14,7 +14,8 @@ export function addFromLibrary(
     jobId: uuid(),
     libraryJobId: job.id,
     lineIds: job.lines.map(() => uuid()),
-    ...why,
+    pointId,
+    concernId,
     fit: { ...fit, positions: [...fit.positions] },
   });
 }

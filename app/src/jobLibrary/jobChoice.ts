@@ -1,10 +1,13 @@
 import {
+  broughtJobs,
   fittedAlone,
   positionChoices,
   positionsOfJob,
   priceWorkOrder,
   showMoney,
+  shareSteps,
   showPositions,
+  type BroughtJobs,
   usualPositions,
   type CarFacts,
   type FittedJob,
@@ -71,6 +74,23 @@ export function jobChoice(job: LibraryJob, fitter: Fitter): JobChoice {
       return { key: id, label: `${title} ${difference(cents)}`, fit: other };
     }),
   };
+}
+
+/** A whole order as it would be on this car. */
+export interface WholeOrderChoice extends BroughtJobs {
+  /** All of it, with what the jobs share paid once. */
+  price: string;
+}
+
+/** What a whole order would put on the quote. */
+export function wholeOrderChoice(order: LibraryJob, library: readonly LibraryJob[], fitter: Fitter): WholeOrderChoice {
+  const brought = broughtJobs(order, library, fitter);
+  const alone = brought.jobs.map(({ job, fit }) => {
+    const { job: fitted } = fittedWith(job, fit, fitter);
+    // Lines of two jobs of the library may be called alike.
+    return { ...fitted, lines: fitted.lines.map((line) => ({ ...line, id: `${job.id} ${line.id}` })) };
+  });
+  return { ...brought, price: fromToPrice(shareSteps(alone), fitter.quote) };
 }
 
 /** The qualities of a job that stands on the quote, the one it has among them. */

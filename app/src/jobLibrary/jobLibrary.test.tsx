@@ -4,7 +4,7 @@ import { useSync } from "../sync/state";
 import { BUSINESS, fakeServer, givenCommands, problemReply, resetSync, show } from "../testing/harness";
 import { LibraryFile } from "../settings/LibraryFile";
 import { LibrarySettings } from "../settings/LibrarySettings";
-import { GUIDE_SAMPLE, carSheetSample, jobSample, viewSample } from "../testing/samples";
+import { GUIDE_SAMPLE, carSheetSample, jobSample, stateSample, viewSample } from "../testing/samples";
 import { JobFitting } from "./JobFitting";
 import { JobLibrary } from "./JobLibrary";
 import { KeepJob } from "./KeepJob";
@@ -14,6 +14,7 @@ import { LaborForPart } from "./LaborForPart";
 import { partName } from "./partName";
 import { rateWords } from "./rateWords";
 import { shownOffers } from "./shownOffers";
+import { wholeOrderTitle } from "./wholeOrderTitle";
 
 jest.mock("react-hotkeys-hook", () => ({ useHotkeys: jest.fn() }));
 const labor = { kind: "labor", rateCents: 10_000, wageCents: 3000, paidHours: null } as const;
@@ -184,7 +185,7 @@ it("keeps a job in the library under a title and an area, and says what the serv
         : { body: { ...OIL, ...(asked.body as object) } },
     "GET /api/business": { body: BUSINESS },
   });
-  show(<KeepJob workOrderId="order-1" job={jobSample({ id: "job-1", libraryJobId: "oil" })} business={business} />);
+  show(<KeepJob workOrderId="order-1" jobId="job-1" initial={{ title: "Oil and filter", area: "Service" }} />);
   fireEvent.press(screen.getByRole("button", { name: "Keep in the library" }));
   fireEvent.changeText(screen.getByLabelText("Title in the library"), "");
   fireEvent.press(screen.getByTestId("keep-job"));
@@ -196,6 +197,52 @@ it("keeps a job in the library under a title and an area, and says what the serv
   await screen.findByText("“Ours” is in the library now, under Service.");
   const ids = server.asked.filter(({ method }) => method === "POST").map(({ body }) => (body as { id: string }).id);
   expect(new Set(ids).size).toBe(1);
+});
+describe("a whole order kept ready", () => {
+  const SPRING = libraryJob.parse({
+    ...about,
+    id: "spring",
+    title: "Spring round",
+    area: "Whole orders",
+    lines: [],
+    brings: ["oil", "strut", "gone"].map((libraryJobId) => ({ libraryJobId, positions: [], variantId: null })),
+  });
+  const withOrder = { ...business, library: [...LIBRARY, SPRING] };
+  it("puts all its jobs on the quote with one tap, and says before what it brings", () => {
+    const added = jest.fn();
+    show(<JobLibrary view={viewSample()} business={withOrder} onDone={added} />);
+    expect(screen.getByText("Brings Oil and filter, Front strut")).toBeTruthy();
+    fireEvent.press(screen.getByRole("button", { name: "Add all of Spring round" }));
+    expect(givenCommands()).toMatchObject([
+      { type: "addJob", libraryJobId: "oil" },
+      { type: "addJob", libraryJobId: "strut", fit: { positions: ["leftFront", "rightFront"] } },
+    ]);
+    expect(added).toHaveBeenCalled();
+  });
+  it("says what is on the quote already, and cannot be added where nothing is left", () => {
+    const there = (...ids: string[]) =>
+      ids.map((libraryJobId) => jobSample({ id: libraryJobId, libraryJobId, lines: [] }));
+    const part = viewSample({ state: stateSample({ jobs: there("oil") }) });
+    show(<JobLibrary view={part} business={withOrder} onDone={jest.fn()} />);
+    expect(screen.getByText("Brings Front strut; on it already: Oil and filter")).toBeTruthy();
+    screen.unmount();
+    const all = viewSample({ state: stateSample({ jobs: there("oil", "strut") }) });
+    show(<JobLibrary view={all} business={withOrder} onDone={jest.fn()} />);
+    expect(screen.getByText(/^Brings nothing to this car/)).toBeTruthy();
+    expect(screen.queryByRole("button", { name: "Add all of Spring round" })).toBeNull();
+  });
+  it("is kept from a work order", async () => {
+    const server = fakeServer({ "POST /api/library/jobs": { body: SPRING }, "GET /api/business": { body: BUSINESS } });
+    const initial = { title: wholeOrderTitle([{ title: "Oil" }, { title: "Wipers" }]), area: "Whole orders" };
+    show(<KeepJob workOrderId="order-1" jobId={null} initial={initial} />);
+    fireEvent.press(screen.getByRole("button", { name: "Keep all of it as one order" }));
+    fireEvent.press(screen.getByTestId("keep-job"));
+    await screen.findByText("“Oil, and 1 more” is in the library now, under Whole orders.");
+    expect(server.asked.find(({ method }) => method === "POST")?.body).toMatchObject({
+      workOrderId: "order-1",
+      jobId: null,
+    });
+  });
 });
 it("lists the jobs kept ready, and takes one out after it was asked", async () => {
   const server = fakeServer({

@@ -1,9 +1,9 @@
 import { useState } from "react";
 import { StyleSheet, View } from "react-native";
 import { v7 as uuid } from "uuid";
-import { offersForConcerns, type JobFit, type LibraryJob, type Offer } from "@mechanon/core";
+import { offersForConcerns, type JobFit, type LibraryJob } from "@mechanon/core";
 import { GoesWith } from "../jobLibrary/GoesWith";
-import { JobFinder } from "../jobLibrary/JobFinder";
+import { JobFinder, type PickedJob } from "../jobLibrary/JobFinder";
 import type { Business } from "../session/useSession";
 import { Button } from "../ui/Button";
 import { useColors } from "../ui/face";
@@ -28,13 +28,14 @@ export function WantedJobs({ draft, business, wanted, change }: WantedJobsProps)
   const [isPicking, setPicking] = useState(false);
   const { fitter, rows, price } = wanted;
   const concerns = draftConcerns(draft);
-  const add = (job: WantedJob): void => {
-    change({ jobs: [...draft.jobs, job] });
+  const add = (...jobs: WantedJob[]): void => {
+    change({ jobs: [...draft.jobs, ...jobs] });
     setPicking(false);
   };
-  const addOffer = (offer: Pick<Offer, "libraryJob" | "concernId">, fit: JobFit): void =>
-    add(wantedOf(uuid(), offer, fit, concerns));
-  const addWith = (libraryJob: LibraryJob, fit: JobFit): void => addOffer({ libraryJob, concernId: null }, fit);
+  const addPicked = (picked: readonly PickedJob[]): void =>
+    add(...picked.map(({ offer, fit }) => wantedOf(uuid(), offer, fit, concerns)));
+  const addWith = (libraryJob: LibraryJob, fit: JobFit): void =>
+    addPicked([{ offer: { libraryJob, pointId: null, concernId: null }, fit }]);
   return (
     <View style={styles.list}>
       {rows.map(({ job, title, price: one, fault, template }) => (
@@ -58,7 +59,7 @@ export function WantedJobs({ draft, business, wanted, change }: WantedJobsProps)
       {price && rows.length > 1 ? <Row strong rule left="Together, before taxes" right={price} /> : null}
       {draft.car === null && rows.length > 0 ? (
         <Words size="small" tone="muted">
-          Exact once the car is known.
+          More exact once the car is known.
         </Words>
       ) : null}
       {isPicking ? (
@@ -67,7 +68,7 @@ export function WantedJobs({ draft, business, wanted, change }: WantedJobsProps)
           fitter={fitter}
           offers={offersForConcerns({ concerns, jobs: fitter.quote.jobs }, business.library)}
           concerns={concerns}
-          onAdd={addOffer}
+          onAdd={addPicked}
           onOperation={(operationId, positions) => add({ id: uuid(), kind: "operation", operationId, positions })}
           onOwn={(title) => add({ id: uuid(), kind: "own", title })}
           onClose={() => setPicking(false)}

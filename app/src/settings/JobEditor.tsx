@@ -2,9 +2,8 @@ import { zodResolver } from "@hookform/resolvers/zod";
 import { useQueryClient } from "@tanstack/react-query";
 import { useRouter } from "expo-router";
 import { useState } from "react";
-import { Controller, useFieldArray, useForm, useWatch } from "react-hook-form";
-import { StyleSheet, View } from "react-native";
-import { libraryJob, sameLibraryJob, type LibraryJob } from "@mechanon/core";
+import { Controller, useForm } from "react-hook-form";
+import { isWholeOrder, libraryJob, sameLibraryJob, type LibraryJob } from "@mechanon/core";
 import { routes } from "@mechanon/contract";
 import { z } from "zod";
 import { call } from "../api/call";
@@ -18,26 +17,25 @@ import { Notice } from "../ui/Notice";
 import { Screen } from "../ui/Screen";
 import { SPACE } from "../ui/theme";
 import { Tick } from "../ui/Tick";
-import { Ticks } from "../ui/Ticks";
 import { WaitingRows } from "../ui/WaitingRows";
-import { Words } from "../ui/Words";
 import { BackAgain } from "../unsaved/BackAgain";
 import { useUnsavedFields } from "../unsaved/useUnsavedFields";
-import { fittedWords } from "./fittedWords";
-import { JobLineFields } from "./JobLineFields";
+import { JobLinesFields } from "./JobLinesFields";
+import { JobNeedsFields } from "./JobNeedsFields";
+import { JobOfferFields } from "./JobOfferFields";
 import { PickedField } from "./PickedField";
-import { CONDITION_TITLES, JOB_RIGHT_TITLES } from "./needWords";
-import { changedJob, newTypedLine, readJob, typedJob, typedJobOf, type TypedJob } from "./typedJob";
+import { changedJob, readJob, typedJob, typedJobOf, type TypedJob } from "./typedJob";
+import { VariantFields } from "./VariantFields";
 
 /**
- * A job of the library, changed by the owner.
- * @param isNew - it is begun here, and kept as it is saved.
+ * A job of the library, or a whole order, changed by the owner.
+ * @param begin - it is begun here, and kept as it is saved.
  */
-export function JobEditor({ id, isNew = false }: { id: string; isNew?: boolean }) {
+export function JobEditor({ id, begin }: { id: string; begin?: "job" | "order" }) {
   const business = useBusiness();
   const seesCost = useRight("seeCost");
   const kept = business?.library.find((each) => each.id === id);
-  const job = kept ?? (isNew ? emptyJob(id) : undefined);
+  const job = kept ?? (begin ? emptyJob(id) : undefined);
   if (!business || business.library.length === 0)
     return (
       <Screen title="A job kept ready">
@@ -57,21 +55,22 @@ export function JobEditor({ id, isNew = false }: { id: string; isNew?: boolean }
         />
       </Screen>
     );
-  return <Editor key={id} job={job} isKept={kept !== undefined} business={business} />;
+  const isOrder = kept ? isWholeOrder(kept) : begin === "order";
+  return <Editor key={id} job={job} isKept={kept !== undefined} isOrder={isOrder} business={business} />;
 }
 
 function emptyJob(id: string): LibraryJob {
   return libraryJob.parse({ id, title: "", area: "", curesPoints: [], answersConcerns: [], lines: [] });
 }
 
-const NEW_LINES = [
-  ["labor", "Add labor"],
-  ["part", "Add a part"],
-  ["fee", "Add a fee"],
-  ["core", "Add a core deposit"],
-] as const;
+interface EditorProps {
+  job: LibraryJob;
+  isKept: boolean;
+  isOrder: boolean;
+  business: Business;
+}
 
-function Editor({ job, isKept, business }: { job: LibraryJob; isKept: boolean; business: Business }) {
+function Editor({ job, isKept, isOrder, business }: EditorProps) {
   const router = useRouter();
   const queries = useQueryClient();
   // What the form was begun from: another's change of the same job meanwhile is in its way.
@@ -84,14 +83,15 @@ function Editor({ job, isKept, business }: { job: LibraryJob; isKept: boolean; b
   });
   const { control, handleSubmit, reset } = form;
   const { isBack, drop } = useUnsavedFields(`settings/library/${job.id}`, form, {}, typedJob);
-  const { fields, append, remove, move } = useFieldArray({ control, name: "lines", keyName: "key" });
-  const lines = useWatch({ control, name: "lines" });
-  const { settings } = business;
-  const { rules } = settings;
+  const newTitle = isOrder ? "A new whole order" : "A new job";
   const isOther = !isBegun && !sameLibraryJob(base, job);
   const save = handleSubmit(
     async (read) => {
-      const to = changedJob(base, read, rules);
+      if (isOrder && read.brings.length === 0) {
+        setSaid({ kind: "fault", text: "A whole order brings a job at least. Nothing was saved; find one above." });
+        return;
+      }
+      const to = changedJob(base, read, business.settings.rules);
       try {
         await call(routes.changeLibraryJobs, { body: { changes: [{ from: isBegun ? null : base, to }] } });
         setBase(to);
@@ -116,7 +116,7 @@ function Editor({ job, isKept, business }: { job: LibraryJob; isKept: boolean; b
   };
   return (
     <Screen
-      title={job.title || "A new job"}
+      title={job.title || newTitle}
       measured
       foot={
         <>
@@ -127,7 +127,7 @@ function Editor({ job, isKept, business }: { job: LibraryJob; isKept: boolean; b
       }
     >
       <Button kind="quiet" label="All jobs kept ready" onPress={() => router.navigate("/settings/library")} />
-      <Heading level={1}>{job.title || "A new job"}</Heading>
+      <Heading level={1}>{job.title || newTitle}</Heading>
       <BackAgain isBack={isBack} onGiveUp={() => begin(job)} />
       {isOther ? (
         <>
@@ -145,97 +145,28 @@ function Editor({ job, isKept, business }: { job: LibraryJob; isKept: boolean; b
           <Tick label="A favorite: on top of the list" value={field.value} onChange={field.onChange} />
         )}
       />
-      <Heading level={2}>What is in it</Heading>
-      {fields.map(({ key }, index) => {
-        const line = lines[index];
-        return line ? (
-          <JobLineFields
-            key={key}
-            control={control}
-            index={index}
-            line={line}
-            tables={Object.keys(rules.pricing.markup ?? {})}
-            fitted={fittedWords(base, line.id, business.guide)}
-            onUp={index > 0 ? () => move(index, index - 1) : null}
-            onRemove={() => remove(index)}
-          />
-        ) : null;
-      })}
-      <View style={styles.row}>
-        {NEW_LINES.map(([kind, label]) => (
-          <Button key={kind} kind="quiet" label={label} onPress={() => append(newTypedLine(kind))} />
-        ))}
-      </View>
-      <Heading level={2}>Words</Heading>
-      <FormField control={control} name="customerWords" label="For the customer" multiline maxLength={500} />
-      <FormField control={control} name="mechanicWords" label="For whoever does it" multiline maxLength={500} />
-      <Heading level={2}>What it needs</Heading>
-      <FormField control={control} name="skill" label="Skill" maxLength={60} />
-      <Controller
-        control={control}
-        name="place"
-        render={({ field }) => (
-          <Ticks title="Of the place" titles={CONDITION_TITLES} chosen={field.value} onChange={field.onChange} />
-        )}
-      />
-      <Controller
-        control={control}
-        name="rights"
-        render={({ field }) => (
-          <Ticks title="Of who does it" titles={JOB_RIGHT_TITLES} chosen={field.value} onChange={field.onChange} />
-        )}
-      />
-      <Controller
-        control={control}
-        name="isDiagnosis"
-        render={({ field }) => (
-          <Tick label="It finds out what is wrong" value={field.value} onChange={field.onChange} />
-        )}
-      />
-      <Controller
-        control={control}
-        name="curesPoints"
-        render={({ field }) => (
-          <PickedField
-            title="Cures, of the check"
-            label="Find a point of the check"
-            items={settings.inspection}
-            chosen={field.value}
-            onChange={field.onChange}
-          />
-        )}
-      />
-      <Controller
-        control={control}
-        name="answersConcerns"
-        render={({ field }) => (
-          <PickedField
-            title="Answers, of what is said"
-            label="Find a ready phrase"
-            items={settings.concerns.map(({ id, text }) => ({ id, title: text }))}
-            chosen={field.value}
-            onChange={field.onChange}
-          />
-        )}
-      />
-      <Controller
-        control={control}
-        name="companions"
-        render={({ field }) => (
-          <PickedField
-            title="Offered with it"
-            label="Find what else to offer"
-            items={business.library.filter(({ id }) => id !== job.id)}
-            chosen={field.value}
-            onChange={field.onChange}
-          />
-        )}
-      />
-      <Words size="small" tone="muted">
-        Where it is done and its other qualities stay as they are; they come in and out with the file.
-      </Words>
+      {isOrder ? (
+        <Controller
+          control={control}
+          name="brings"
+          render={({ field }) => (
+            <PickedField
+              title="The jobs it brings"
+              label="Find a job to bring"
+              items={business.library.filter((other) => !isWholeOrder(other))}
+              chosen={field.value}
+              onChange={field.onChange}
+            />
+          )}
+        />
+      ) : (
+        <>
+          <JobLinesFields control={control} job={base} business={business} />
+          <VariantFields control={control} />
+          <JobNeedsFields control={control} />
+          <JobOfferFields control={control} jobId={job.id} business={business} />
+        </>
+      )}
     </Screen>
   );
 }
-
-const styles = StyleSheet.create({ row: { flexDirection: "row", flexWrap: "wrap", columnGap: SPACE.l } });

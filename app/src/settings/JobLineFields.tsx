@@ -7,9 +7,17 @@ import { useColors } from "../ui/face";
 import { FormField } from "../ui/FormField";
 import { SPACE } from "../ui/theme";
 import { Words } from "../ui/Words";
+import { PickedField } from "./PickedField";
 import type { readJob, TypedJob, TypedLine } from "./typedJob";
 
 const KIND_TITLES = { labor: "Labor", part: "Part", fee: "Fee", core: "Core deposit" } as const;
+
+const COUNT_TITLES: readonly { value: TypedLine["counts"]; label: string }[] = [
+  { value: "asWritten", label: "As written" },
+  { value: "positions", label: "One each position" },
+  { value: "cylinders", label: "One each cylinder" },
+  { value: "spec", label: "As the car holds" },
+];
 
 interface JobLineFieldsProps {
   control: Control<TypedJob, unknown, z.output<typeof readJob>>;
@@ -17,6 +25,8 @@ interface JobLineFieldsProps {
   line: TypedLine;
   /** Names of the markup tables. */
   tables: readonly string[];
+  /** Of the guide. */
+  operations: readonly { id: string; title: string }[];
   /** What of it fits itself to the car. */
   fitted: string | null;
   onUp: (() => void) | null;
@@ -24,7 +34,16 @@ interface JobLineFieldsProps {
 }
 
 /** One line of a job of the library. */
-export function JobLineFields({ control, index, line, tables, fitted, onUp, onRemove }: JobLineFieldsProps) {
+export function JobLineFields({
+  control,
+  index,
+  line,
+  tables,
+  operations,
+  fitted,
+  onUp,
+  onRemove,
+}: JobLineFieldsProps) {
   const colors = useColors();
   const at = (field: keyof TypedLine): FieldPath<TypedJob> => `lines.${index}.${field}`;
   const name = line.description.trim() || KIND_TITLES[line.kind].toLowerCase();
@@ -83,6 +102,35 @@ export function JobLineFields({ control, index, line, tables, fitted, onUp, onRe
           </View>
         </>
       ) : null}
+      {line.kind === "labor" ? (
+        <Controller
+          control={control}
+          name={`lines.${index}.operations`}
+          render={({ field }) => (
+            <PickedField
+              title={`Hours of the guide, ${name}`}
+              level={3}
+              label="Find labor of the guide"
+              items={operations}
+              chosen={field.value}
+              onChange={field.onChange}
+            />
+          )}
+        />
+      ) : (
+        <Controller
+          control={control}
+          name={`lines.${index}.counts`}
+          render={({ field }) => (
+            <Choices
+              label={`Counted, ${name}`}
+              options={COUNT_TITLES.filter(({ value }) => value !== "spec" || field.value === "spec")}
+              value={field.value}
+              onChoose={field.onChange}
+            />
+          )}
+        />
+      )}
       {fitted ? (
         <Words size="small" tone="muted">
           {fitted}

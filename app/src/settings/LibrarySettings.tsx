@@ -44,7 +44,12 @@ export function LibrarySettings() {
     );
   const shown = shownOffers([], business.library, typed, "").map(({ libraryJob }) => libraryJob);
   const draw = (job: LibraryJob): ReactNode => (
-    <KeptJob job={job} isOpen={open === job.id} onOpen={() => setOpen(open === job.id ? null : job.id)} />
+    <KeptJob
+      job={job}
+      library={business.library}
+      isOpen={open === job.id}
+      onOpen={() => setOpen(open === job.id ? null : job.id)}
+    />
   );
   return (
     <Screen title="Jobs kept ready" measured>
@@ -57,7 +62,12 @@ export function LibrarySettings() {
           <Button
             kind="quiet"
             label="Begin a new job"
-            onPress={() => router.navigate(`/settings/library/${uuid()}?begin=1`)}
+            onPress={() => router.navigate(`/settings/library/${uuid()}?begin=job`)}
+          />
+          <Button
+            kind="quiet"
+            label="Begin a whole order"
+            onPress={() => router.navigate(`/settings/library/${uuid()}?begin=order`)}
           />
           <LibraryFile />
         </>
@@ -77,7 +87,14 @@ export function LibrarySettings() {
   );
 }
 
-function KeptJob({ job, isOpen, onOpen }: { job: LibraryJob; isOpen: boolean; onOpen: () => void }) {
+interface KeptJobProps {
+  job: LibraryJob;
+  library: readonly LibraryJob[];
+  isOpen: boolean;
+  onOpen: () => void;
+}
+
+function KeptJob({ job, library, isOpen, onOpen }: KeptJobProps) {
   const colors = useColors();
   return (
     <View style={[styles.line, { borderColor: colors.hairline }]}>
@@ -89,12 +106,12 @@ function KeptJob({ job, isOpen, onOpen }: { job: LibraryJob; isOpen: boolean; on
           {job.area}
         </Words>
       </Press>
-      {isOpen ? <Inside job={job} /> : null}
+      {isOpen ? <Inside job={job} library={library} /> : null}
     </View>
   );
 }
 
-function Inside({ job }: { job: LibraryJob }) {
+function Inside({ job, library }: { job: LibraryJob; library: readonly LibraryJob[] }) {
   const router = useRouter();
   const seesCost = useRight("seeCost");
   const queries = useQueryClient();
@@ -115,6 +132,11 @@ function Inside({ job }: { job: LibraryJob }) {
       {job.lines.map((line) => (
         <Words key={line.id} size="small" figures>
           {lineWords(line)}
+        </Words>
+      ))}
+      {job.brings.map(({ libraryJobId }) => (
+        <Words key={libraryJobId} size="small">
+          {library.find(({ id }) => id === libraryJobId)?.title ?? "A job that is in the library no more"}
         </Words>
       ))}
       {job.words.mechanic === "" ? null : (

@@ -10,6 +10,8 @@ const MOST_FOUND = 8;
 
 interface PickedFieldProps {
   title: string;
+  /** Of its heading. */
+  level?: 2 | 3;
   /** Of the field others are found by. */
   label: string;
   items: readonly { id: string; title: string }[];
@@ -18,7 +20,7 @@ interface PickedFieldProps {
 }
 
 /** Some of many: those that are chosen, and others by the beginnings of words. */
-export function PickedField({ title, label, items, chosen, onChange }: PickedFieldProps) {
+export function PickedField({ title, level = 2, label, items, chosen, onChange }: PickedFieldProps) {
   const [typed, setTyped] = useState("");
   const words = wordsOf(typed);
   const isFound = (item: { id: string; title: string }): boolean => {
@@ -29,7 +31,7 @@ export function PickedField({ title, label, items, chosen, onChange }: PickedFie
   const now = items.filter(({ id }) => chosen.includes(id));
   return (
     <View>
-      <Heading level={2}>{title}</Heading>
+      <Heading level={level}>{title}</Heading>
       {now.length === 0 ? <Words tone="muted">Nothing yet.</Words> : null}
       {now.map((item) => (
         <Tick

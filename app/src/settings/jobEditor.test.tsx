@@ -3,7 +3,7 @@ import { libraryJob, type LibraryJob } from "@mechanon/core";
 import { BUSINESS, fakeServer, problemReply, show } from "../testing/harness";
 import { SETTINGS_SAMPLE } from "../testing/samples";
 import { JobEditor } from "./JobEditor";
-import { changedJob, readJob, typedJobOf } from "./typedJob";
+import { changedJob, newTypedVariant, newTypedVariantPart, readJob, typedJobOf } from "./typedJob";
 import { fittedWords } from "./fittedWords";
 
 const SAVE = "PATCH /api/library/jobs";
@@ -49,7 +49,12 @@ const RULES = SETTINGS_SAMPLE.rules;
 const read = (over: object): LibraryJob => changedJob(FULL, readJob.parse({ ...typedJobOf(FULL), ...over }), RULES);
 const open = (reply: Parameters<typeof fakeServer>[0][string] = { status: 204, body: null }, isNew = false) => {
   const server = fakeServer({ [SAVE]: reply, "GET /api/business": { body: BUSINESS } });
-  show(<JobEditor id={isNew ? "01900000-0000-7000-8000-000000000009" : KEPT.id} isNew={isNew} />);
+  show(
+    <JobEditor
+      id={isNew ? "01900000-0000-7000-8000-000000000009" : KEPT.id}
+      {...(isNew ? { begin: "job" as const } : {})}
+    />,
+  );
   return server;
 };
 const sent = (server: ReturnType<typeof fakeServer>): unknown =>
@@ -113,6 +118,81 @@ it("begins a new one, and keeps what was typed where the server says no", async 
   await waitFor(() => expect(sent(server)).toMatchObject({ changes: [{ from: null, to: { title: "Tow hook" } }] }));
   expect(await screen.findByText(/holds 2000 jobs at most/)).toBeTruthy();
   expect(screen.getByLabelText("Title").props.value).toBe("Tow hook");
+});
+
+it("hours of the guide, places, counting and other qualities are typed", () => {
+  const [labor, oil, ...others] = typedJobOf(FULL).lines;
+  const changed = read({
+    per: "corner",
+    positions: ["leftFront", "left"],
+    lines: [{ ...labor, operations: [] }, { ...oil, counts: "positions" }, ...others],
+    variants: [
+      {
+        id: "w",
+        title: "Best",
+        parts: [
+          { ...newTypedVariantPart("p"), description: "Oil, best", cost: "9.50" },
+          { ...newTypedVariantPart("f"), description: "No part", price: "1" },
+        ],
+      },
+    ],
+  });
+  expect(changed).toMatchObject({
+    per: "corner",
+    positions: ["leftFront"],
+    fits: [{ lineId: "p", count: { by: "positions" }, spec: "oilGrade" }],
+    variants: [{ id: "w", title: "Best", parts: [{ lineId: "p", description: "Oil, best", costCents: 950 }] }],
+  });
+  const unpriced = { ...newTypedVariantPart("p"), description: "Oil" };
+  const variants = [{ ...newTypedVariant(), parts: [unpriced] }];
+  const issues = readJob.safeParse({ ...typedJobOf(FULL), variants }).error?.issues ?? [];
+  expect(issues.map(({ path }) => path.join("."))).toEqual(["variants.0.title", "variants.0.parts.0.cost"]);
+});
+
+it("a quality is added with the part that is another in it, and labor takes the guide's hours", async () => {
+  const server = open();
+  fireEvent.press(screen.getByRole("button", { name: "Add a quality" }));
+  fireEvent.changeText(screen.getByLabelText("Quality"), "Winter");
+  fireEvent.press(screen.getByRole("button", { name: "Another Wiper blade" }));
+  fireEvent.changeText(screen.getByLabelText("Instead of Wiper blade"), "Wiper blade, winter");
+  fireEvent.changeText(screen.getAllByLabelText("Cost each").at(-1) ?? screen.getByLabelText("Quality"), "12.90");
+  fireEvent.changeText(screen.getByLabelText("Find labor of the guide"), "tie");
+  fireEvent.press(screen.getByRole("checkbox", { name: "tieRodEnd" }));
+  fireEvent.press(screen.getByRole("radio", { name: "Each wheel" }));
+  fireEvent.press(screen.getByRole("checkbox", { name: "left front" }));
+  fireEvent.press(screen.getByTestId("save-job"));
+  await waitFor(() =>
+    expect(sent(server)).toMatchObject({
+      changes: [
+        {
+          to: {
+            per: "wheel",
+            positions: ["leftFront"],
+            fits: expect.arrayContaining([expect.objectContaining({ operations: ["tieRodEnd"] })]) as unknown,
+            variants: [{ title: "Winter", parts: [{ description: "Wiper blade, winter", costCents: 1290 }] }],
+          },
+        },
+      ],
+    }),
+  );
+});
+
+it("a whole order is begun with the jobs it brings, and not without any", async () => {
+  const server = fakeServer({ [SAVE]: { status: 204, body: null }, "GET /api/business": { body: BUSINESS } });
+  show(<JobEditor id="01900000-0000-7000-8000-000000000008" begin="order" />);
+  fireEvent.changeText(screen.getByLabelText("Title"), "Spring round");
+  fireEvent.changeText(screen.getByLabelText("Area"), "Whole orders");
+  fireEvent.press(screen.getByTestId("save-job"));
+  expect(await screen.findByText(/brings a job at least/)).toBeTruthy();
+  expect(sent(server)).toBeUndefined();
+  fireEvent.changeText(screen.getByLabelText("Find a job to bring"), "wiper");
+  fireEvent.press(screen.getByRole("checkbox", { name: "Wiper blades" }));
+  fireEvent.press(screen.getByTestId("save-job"));
+  await waitFor(() =>
+    expect(sent(server)).toMatchObject({
+      changes: [{ from: null, to: { brings: [{ libraryJobId: "wipers", positions: [], variantId: null }] } }],
+    }),
+  );
 });
 
 it("is for who may see cost, and says where a job is gone", () => {

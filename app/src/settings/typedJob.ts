@@ -1,7 +1,11 @@
 import {
   JOB_CONDITIONS,
   JOB_RIGHTS,
+  OPERATION_PER,
+  POSITIONS,
+  positionsFor,
   readMoney,
+  type LineFit,
   type LibraryJob,
   type MoneyRules,
   type QuoteLine,
@@ -11,6 +15,8 @@ import { z } from "zod";
 import { readAmount } from "../work/readAmount";
 
 const MOST_TITLE = 120;
+/** As written, by the car's places or cylinders, or by what one of its specs says. */
+const COUNTS = ["asWritten", "positions", "cylinders", "spec"] as const;
 const LINE_KINDS = ["labor", "part", "fee", "core"] as const;
 export type TypedLine = z.input<typeof typedLine>;
 
@@ -28,7 +34,22 @@ const typedLine = z.object({
   markup: z.string(),
   partNumber: z.string(),
   brand: z.string(),
+  /** Of labor: operations of the guide whose hours it takes. */
+  operations: z.array(z.string()),
+  /** Of anything else: how many of it. */
+  counts: z.enum(COUNTS),
 });
+
+/** What of a part differs in another quality. */
+const typedVariantPart = z.object({
+  lineId: z.string(),
+  description: z.string(),
+  brand: z.string(),
+  partNumber: z.string(),
+  cost: z.string(),
+  price: z.string(),
+});
+const typedVariant = z.object({ id: z.string(), title: z.string(), parts: z.array(typedVariantPart) });
 
 /** A job of the library as it is typed. */
 export const typedJob = z.object({
@@ -42,6 +63,11 @@ export const typedJob = z.object({
   isDiagnosis: z.boolean(),
   isFavorite: z.boolean(),
   companions: z.array(z.string()),
+  /** Of a whole order: ids of the jobs it brings. */
+  brings: z.array(z.string()),
+  per: z.enum(OPERATION_PER),
+  positions: z.array(z.enum(POSITIONS)),
+  variants: z.array(typedVariant),
   curesPoints: z.array(z.string()),
   answersConcerns: z.array(z.string()),
   lines: z.array(typedLine),
@@ -63,18 +89,37 @@ const readLine = typedLine
     if ((kind === "fee" || kind === "core") && !hasPrice) fault("price", AMOUNT);
   });
 
+const readVariantPart = typedVariantPart
+  .extend({ description: z.string().trim().min(1, "what it is").max(200, "up to 200 letters") })
+  .superRefine(({ cost, price }, context) => {
+    const fault = (path: string, message: string): void => context.addIssue({ code: "custom", path: [path], message });
+    if (!isMoneyOrNothing(price)) fault("price", AMOUNT);
+    if (!isMoneyOrNothing(cost)) fault("cost", AMOUNT);
+    if (cost.trim() === "" && price.trim() === "") fault("cost", "a cost, or a price of its own");
+  });
+
 /** What was typed, read. */
 export const readJob = typedJob.extend({
   title: z.string().trim().min(1, "a title is needed").max(MOST_TITLE, `up to ${MOST_TITLE} letters`),
   area: z.string().trim().min(1, "an area is needed").max(60, "up to 60 letters"),
   lines: z.array(readLine),
+  variants: z.array(
+    typedVariant.extend({
+      title: z.string().trim().min(1, "a title is needed").max(60, "up to 60 letters"),
+      parts: z.array(readVariantPart),
+    }),
+  ),
 });
 
 const moneyOf = (cents: number | null): string => (cents === null ? "" : (cents / 100).toFixed(2));
 const NO_PART = { cost: "", markup: "", partNumber: "", brand: "" };
+const NO_FIT: Pick<TypedLine, "operations" | "counts"> = { operations: [], counts: "asWritten" };
 
-function typedLineOf(line: QuoteLine): TypedLine {
+function typedLineOf(line: QuoteLine, fit: LineFit | undefined): TypedLine {
   const { id, kind, description } = line;
+  const fitted: typeof NO_FIT = fit
+    ? { operations: [...fit.operations], counts: fit.count?.by ?? "asWritten" }
+    : NO_FIT;
   if (line.kind === "labor")
     return {
       id,
@@ -83,8 +128,9 @@ function typedLineOf(line: QuoteLine): TypedLine {
       amount: String(line.hours),
       price: line.priceByHand ? moneyOf(line.rateCents) : "",
       ...NO_PART,
+      ...fitted,
     };
-  const base = { id, kind, description, amount: String(line.quantity), price: moneyOf(line.priceCents) };
+  const base = { id, kind, description, amount: String(line.quantity), price: moneyOf(line.priceCents), ...fitted };
   if (line.kind !== "part") return { ...base, ...NO_PART };
   const { costCents, markup, partNumber, brand } = line;
   return { ...base, cost: moneyOf(costCents), markup: markup ?? "", partNumber: partNumber ?? "", brand: brand ?? "" };
@@ -103,15 +149,32 @@ export function typedJobOf(job: LibraryJob): TypedJob {
     isDiagnosis: job.isDiagnosis,
     isFavorite: job.isFavorite,
     companions: [...job.companions],
+    brings: job.brings.map(({ libraryJobId }) => libraryJobId),
     curesPoints: [...job.curesPoints],
     answersConcerns: [...job.answersConcerns],
-    lines: job.lines.map(typedLineOf),
+    lines: job.lines.map((line) => typedLineOf(line, fitOf(job, line.id))),
+    per: job.per,
+    positions: [...job.positions],
+    variants: job.variants.map(({ id, title, parts }) => ({
+      id,
+      title,
+      parts: parts.map(({ lineId, description, brand, partNumber, costCents, priceCents }) => ({
+        lineId,
+        description,
+        brand: brand ?? "",
+        partNumber: partNumber ?? "",
+        cost: moneyOf(costCents),
+        price: moneyOf(priceCents),
+      })),
+    })),
   };
 }
 
+const fitOf = ({ fits }: LibraryJob, lineId: string): LineFit | undefined => fits.find((fit) => fit.lineId === lineId);
+
 /** An empty line of a kind. */
 export function newTypedLine(kind: TypedLine["kind"]): TypedLine {
-  return { id: uuid(), kind, description: "", amount: "1", price: "", ...NO_PART };
+  return { id: uuid(), kind, description: "", amount: "1", price: "", ...NO_PART, ...NO_FIT };
 }
 
 const centsOf = (typed: string): number | null => (typed.trim() === "" ? null : readMoney(typed));
@@ -146,7 +209,29 @@ function lineOf(typed: z.output<typeof readLine>, rules: Pick<MoneyRules, "labor
   };
 }
 
-/** A job with what was typed; how its lines fit themselves to a car stays, as far as the lines do. */
+/** Another quality of a job, without any part that differs. */
+export function newTypedVariant(): TypedJob["variants"][number] {
+  return { id: uuid(), title: "", parts: [] };
+}
+
+/** What of one part differs in another quality. */
+export function newTypedVariantPart(lineId: string): TypedJob["variants"][number]["parts"][number] {
+  return { lineId, description: "", brand: "", partNumber: "", cost: "", price: "" };
+}
+
+/** How a line fits itself to a car, as it is typed; what is not typed here, a grade for one, stays. */
+function typedFit({ id, kind, operations, counts }: z.output<typeof readLine>, before: LineFit | undefined): LineFit[] {
+  const kept = before ?? { lineId: id, operations: [], torques: [], count: null, spec: null, grades: [] };
+  if (kind === "labor") {
+    const isFitted = operations.length + kept.torques.length > 0;
+    return isFitted ? [{ ...kept, lineId: id, operations }] : [];
+  }
+  const bySpec = kept.count?.by === "spec" ? kept.count : null;
+  const count = counts === "asWritten" ? null : counts === "spec" ? bySpec : { by: counts };
+  return count || kept.spec || kept.grades.length > 0 ? [{ ...kept, lineId: id, count }] : [];
+}
+
+/** A job with what was typed; what of its lines is not typed here stays, as far as the lines do. */
 export function changedJob(job: LibraryJob, typed: z.output<typeof readJob>, rules: MoneyRules): LibraryJob {
   const lines = typed.lines.map((line) => {
     const before = job.lines.find(({ id }) => id === line.id);
@@ -156,9 +241,7 @@ export function changedJob(job: LibraryJob, typed: z.output<typeof readJob>, rul
     const { priceByHand: _before, ...kept } = before;
     return { ...kept, ...after, wageCents: before.wageCents, paidHours: before.paidHours };
   });
-  const kept = new Set(
-    lines.filter((line) => job.lines.some(({ id, kind }) => id === line.id && kind === line.kind)).map(({ id }) => id),
-  );
+  const partIds = new Set(lines.flatMap(({ id, kind }) => (kind === "part" ? [id] : [])));
   return {
     ...job,
     title: typed.title,
@@ -168,13 +251,33 @@ export function changedJob(job: LibraryJob, typed: z.output<typeof readJob>, rul
     isDiagnosis: typed.isDiagnosis,
     isFavorite: typed.isFavorite,
     companions: typed.companions,
+    brings: typed.brings.map(
+      (libraryJobId) =>
+        job.brings.find((each) => each.libraryJobId === libraryJobId) ?? {
+          libraryJobId,
+          positions: [],
+          variantId: null,
+        },
+    ),
     curesPoints: typed.curesPoints,
     answersConcerns: typed.answersConcerns,
     lines,
-    fits: job.fits.filter(({ lineId }) => kept.has(lineId)),
-    variants: job.variants.map((variant) => ({
-      ...variant,
-      parts: variant.parts.filter(({ lineId }) => kept.has(lineId)),
+    fits: typed.lines.flatMap((line) => typedFit(line, fitOf(job, line.id))),
+    per: typed.per,
+    positions: positionsFor(typed.per).filter((position) => typed.positions.includes(position)),
+    variants: typed.variants.map(({ id, title, parts }) => ({
+      id,
+      title,
+      parts: parts
+        .filter(({ lineId }) => partIds.has(lineId))
+        .map(({ lineId, description, brand, partNumber, cost, price }) => ({
+          lineId,
+          description,
+          costCents: centsOf(cost),
+          priceCents: centsOf(price),
+          partNumber: wordsOrNothing(partNumber),
+          brand: wordsOrNothing(brand),
+        })),
     })),
   };
 }

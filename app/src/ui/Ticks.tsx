@@ -5,7 +5,8 @@ import { Words } from "./Words";
 
 interface TicksProps<Value extends string> {
   title: string;
-  titles: Record<Value, string>;
+  /** Of those there are to choose from. */
+  titles: Partial<Record<Value, string>>;
   chosen: readonly Value[];
   onChange: (chosen: Value[]) => void;
 }
@@ -22,7 +23,7 @@ export function Ticks<Value extends string>({ title, titles, chosen, onChange }:
         {all.map((each) => (
           <Tick
             key={each}
-            label={titles[each]}
+            label={titles[each] ?? each}
             value={chosen.includes(each)}
             onChange={(on) => onChange(all.filter((other) => (other === each ? on : chosen.includes(other))))}
           />

@@ -83,7 +83,16 @@ export function QuoteJob({
           />
         </View>
       ) : null}
-      {mayKeep && job.lines.length > 0 ? <KeepJob workOrderId={view.state.id} job={job} business={business} /> : null}
+      {mayKeep && job.lines.length > 0 ? (
+        <KeepJob
+          workOrderId={view.state.id}
+          jobId={job.id}
+          initial={{
+            title: job.title,
+            area: business.library.find(({ id }) => id === job.libraryJobId)?.area ?? "Service",
+          }}
+        />
+      ) : null}
       {isAdding ? <NewLine view={view} jobId={job.id} onDone={() => setAdding(false)} /> : null}
     </View>
   );

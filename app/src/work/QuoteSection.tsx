@@ -9,6 +9,8 @@ import { Row } from "../ui/Row";
 import { SPACE } from "../ui/theme";
 import { Words } from "../ui/Words";
 import { JobLibrary } from "../jobLibrary/JobLibrary";
+import { KeepJob } from "../jobLibrary/KeepJob";
+import { wholeOrderTitle } from "../jobLibrary/wholeOrderTitle";
 import { QuoteJob } from "./QuoteJob";
 import { quoteSums } from "./quoteSums";
 import type { WorkOrderSection, WorkOrderSectionProps } from "./workOrderSection";
@@ -30,6 +32,7 @@ export function QuoteSection({ view, business }: WorkOrderSectionProps) {
   const router = useRouter();
   const { state } = view;
   const seesCost = useRight("seeCost");
+  const mayKeep = useRight("settings");
   const [isPicking, setPicking] = useState(state.jobs.length === 0);
   const [isExplained, setExplained] = useState(false);
   const priced = priceWorkOrder(state, "all");
@@ -45,6 +48,13 @@ export function QuoteSection({ view, business }: WorkOrderSectionProps) {
       ) : (
         <Button label="Add a job" onPress={() => setPicking(true)} />
       )}
+      {mayKeep && state.jobs.length > 1 ? (
+        <KeepJob
+          workOrderId={state.id}
+          jobId={null}
+          initial={{ title: wholeOrderTitle(state.jobs), area: "Whole orders" }}
+        />
+      ) : null}
       {state.jobs.length > 0 && payer ? (
         <View style={styles.sums}>
           <Press

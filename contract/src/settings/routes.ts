@@ -136,11 +136,13 @@ export const settingsRoutes = {
     path: "/api/library/jobs",
     area: "settings",
     right: "settings",
-    summary: "Keep a job of a work order in the library; the same id again is answered as it is kept",
+    summary:
+      "Keep a job of a work order in the library, or all of them as one order; the same id again is answered as it is kept",
     body: z.strictObject({
       id: idField,
       workOrderId: idField,
-      jobId: idField,
+      /** Null: all its jobs, as a whole order. */
+      jobId: idField.nullable(),
       title: textField(120).min(1, "a title is needed"),
       area: textField(60).min(1, "an area is needed"),
     }),

@@ -1,3 +1,4 @@
+import { isWholeOrder } from "../quoting/broughtJobs";
 import type { LibraryJob } from "../quoting/libraryJob";
 import type { Concern } from "../concerns/slice";
 import type { QuoteSlice } from "../quoting/slice";
@@ -23,7 +24,7 @@ export function offersForFindings(
     .sort((a, b) => urgency[a.grade] - urgency[b.grade])
     .flatMap(({ pointId }) =>
       library
-        .filter((job) => job.curesPoints.includes(pointId) && !isOnQuote(state, job))
+        .filter((job) => job.curesPoints.includes(pointId) && isOffered(state, job))
         .map((libraryJob) => ({ libraryJob, pointId, concernId: null })),
     );
 }
@@ -37,11 +38,12 @@ export function offersForConcerns(
     .filter((concern) => !state.jobs.some((job) => job.concernId === concern.id))
     .flatMap(({ id, phraseId }) =>
       library
-        .filter((job) => phraseId !== null && job.answersConcerns.includes(phraseId) && !isOnQuote(state, job))
+        .filter((job) => phraseId !== null && job.answersConcerns.includes(phraseId) && isOffered(state, job))
         .map((libraryJob) => ({ libraryJob, pointId: null, concernId: id })),
     );
 }
 
-function isOnQuote(state: Jobs, libraryJob: LibraryJob): boolean {
-  return state.jobs.some(({ libraryJobId }) => libraryJobId === libraryJob.id);
+/** A whole order is no cure of one thing, and is not offered as one. */
+function isOffered(state: Jobs, libraryJob: LibraryJob): boolean {
+  return !isWholeOrder(libraryJob) && !state.jobs.some(({ libraryJobId }) => libraryJobId === libraryJob.id);
 }

@@ -8,6 +8,10 @@ export function companionsOf(
   { jobs }: Pick<QuoteSlice, "jobs">,
 ): LibraryJob[] {
   return library.filter(
-    ({ id }) => id !== job.id && job.companions.includes(id) && !jobs.some(({ libraryJobId }) => libraryJobId === id),
+    ({ id, brings }) =>
+      id !== job.id &&
+      brings.length === 0 &&
+      job.companions.includes(id) &&
+      !jobs.some(({ libraryJobId }) => libraryJobId === id),
   );
 }

@@ -4,6 +4,7 @@ import { libraryJob, type LibraryJob } from "./libraryJob";
 
 const MOST_TITLE = 120;
 const MOST_LINES = 100;
+const MOST_BROUGHT = 30;
 const MOST_CENTS = 1_000_000_000;
 
 /** A job of a file that cannot be kept, and why. */
@@ -96,6 +97,11 @@ export function libraryJobFault(job: LibraryJob): string | null {
   if (lineIds.size !== job.lines.length) return "two lines have one id";
   const missing = named.find((id) => !lineIds.has(id));
   if (missing !== undefined) return `no line is called "${missing}"`;
+  if (job.brings.length > MOST_BROUGHT) return `a whole order brings up to ${MOST_BROUGHT} jobs`;
+  if (job.brings.length > 0 && job.lines.length > 0) return "a whole order brings jobs and has no lines of its own";
+  const brought = job.brings.map(({ libraryJobId }) => libraryJobId);
+  if (brought.includes(job.id)) return "a whole order does not bring itself";
+  if (new Set(brought).size !== brought.length) return "a whole order brings each job once";
   if (job.companions.includes(job.id)) return "a job is no companion of itself";
   for (const line of job.lines) {
     const count = line.kind === "labor" ? line.hours : line.quantity;

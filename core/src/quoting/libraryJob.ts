@@ -51,6 +51,15 @@ export const jobVariant = z.object({
 });
 export type JobVariant = z.infer<typeof jobVariant>;
 
+/** One job of a whole order that is kept ready. */
+const broughtJob = z.object({
+  libraryJobId: z.string(),
+  /** Empty: where it is usually done. */
+  positions: z.array(z.enum(POSITIONS)),
+  variantId: z.string().nullable(),
+});
+export type BroughtJob = z.infer<typeof broughtJob>;
+
 /** What has to be so before a job is done on site. */
 export const JOB_CONDITIONS = ["levelHardGround", "roof", "power", "dry", "daylight"] as const;
 export const JOB_RIGHTS = ["highVoltage", "refrigerant"] as const;
@@ -73,6 +82,8 @@ export const libraryJob = z.object({
   variants: z.array(jobVariant).default([]),
   /** What else to offer with it: ids of library jobs. */
   companions: z.array(z.string()).default([]),
+  /** A whole order kept ready: the jobs it puts on a quote, each as a job of its own; it has no lines then. */
+  brings: z.array(broughtJob).default([]),
   /** The owner wants it on top of the list. */
   isFavorite: z.boolean().default(false),
   /** It finds out what is wrong. */

@@ -46,7 +46,19 @@ const OIL = libraryJob.parse({
     },
   ],
 });
-const JOBS = [OIL, ...LIBRARY];
+const SPRING = libraryJob.parse({
+  id: "spring",
+  title: "Spring round",
+  area: "Whole orders",
+  curesPoints: [],
+  answersConcerns: [],
+  lines: [],
+  brings: [
+    { libraryJobId: "oil", positions: ["leftFront"], variantId: "v" },
+    { libraryJobId: "brakes", positions: [], variantId: null },
+  ],
+});
+const JOBS = [OIL, ...LIBRARY, SPRING];
 const RULES = SETTINGS.rules;
 const HEADINGS = [...LIBRARY_COLUMNS];
 const read = (rows: string[][], headings: string[] = HEADINGS, before: LibraryJob[] = JOBS) =>
@@ -88,7 +100,7 @@ it("cells that slid under another heading are told by their row; the job is left
   const rows = rowsOfJobs(JOBS).map((each) => [each[0] ?? "", ...each]);
   const { jobs, faults } = read(rows);
   expect(jobs).toEqual([]);
-  expect(faults.map((fault) => fault.row)).toEqual([2, 6]);
+  expect(faults.map((fault) => fault.row)).toEqual([2, 6, 8]);
 });
 
 it.each([

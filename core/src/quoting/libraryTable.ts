@@ -22,6 +22,7 @@ export const LIBRARY_COLUMNS = [
   "Place",
   "Rights",
   "Diagnosis",
+  "Brings",
   "Customer words",
   "Mechanic words",
 ] as const;
@@ -43,13 +44,14 @@ export function rowsOfJobs(jobs: readonly LibraryJob[]): string[][] {
   });
 }
 
-function rowOfJob({ title, area, needs, words, isDiagnosis }: LibraryJob): Row {
+function rowOfJob({ title, area, needs, words, isDiagnosis, brings }: LibraryJob): Row {
   return {
     Title: title,
     Area: area,
     Skill: needs.skill ?? "",
     Place: needs.place.join(LIST),
     Rights: needs.rights.join(LIST),
+    Brings: brings.map(({ libraryJobId }) => libraryJobId).join(LIST),
     Diagnosis: isDiagnosis ? "yes" : "",
     "Customer words": words.customer,
     "Mechanic words": words.mechanic,
@@ -150,6 +152,17 @@ function readJob(
     needs: { skill: first("Skill") || null, place, rights },
     isDiagnosis: /^(y|yes|true|1|x)$/i.test(first("Diagnosis")),
     lines,
+    brings: first("Brings")
+      .split(/[;,]/)
+      .flatMap((each) => (each.trim() === "" ? [] : [each.trim()]))
+      .map(
+        (libraryJobId) =>
+          kept?.brings.find((each) => each.libraryJobId === libraryJobId) ?? {
+            libraryJobId,
+            positions: [],
+            variantId: null,
+          },
+      ),
     fits: (kept?.fits ?? []).filter(({ lineId }) => has.has(lineId)),
     variants: (kept?.variants ?? []).map((each) => ({
       ...each,

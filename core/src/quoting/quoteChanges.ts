@@ -15,6 +15,7 @@ import type {
 import type { LaborGuide } from "../laborGuide/guide";
 import type { LibraryJob } from "./libraryJob";
 import type { LaborLine, QuoteLine } from "./quoteLine";
+import { isWholeOrder } from "./broughtJobs";
 import { fitJob } from "./fitJob";
 import { shareSteps } from "./shareSteps";
 import { CHOSEN_RATE, atRate, circumstancesOf, standingRate, withHousesRate, withStandingRates } from "./standingRate";
@@ -47,6 +48,7 @@ export function addJob(state: Rated, command: z.output<typeof addJobSchema>, con
   requireNewJob(state, id);
   const template = context.library.find((job) => job.id === libraryJobId);
   if (!template) throw refuse("job/not-in-library");
+  if (isWholeOrder(template)) throw refuse("job/whole-order");
   if (lineIds.length !== template.lines.length || new Set(lineIds).size !== lineIds.length)
     throw refuse("job/lines-do-not-match");
   lineIds.forEach((lineId) => requireNewLine(state, lineId));

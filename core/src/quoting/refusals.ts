@@ -4,6 +4,7 @@ export const QUOTING_REFUSALS = {
   "job/finished": "That job is finished, so it was left as it is. Add a new job for further work.",
   "job/not-in-library": "That job is no longer in the library. Pick another, or add a job of your own.",
   "job/does-not-apply": "There is nothing to do for that job on this car. Nothing was added; pick another job.",
+  "job/whole-order": "That is a whole order of jobs now. Nothing was added; load the page again and pick it once more.",
   "job/lines-do-not-match": "The library has changed this job meanwhile. Load the page again and add it once more.",
   "job/too-many": "This quote has as many jobs as it can hold. Nothing was added; open another work order.",
   "operation/no-hours": "The guide has no hours for that on this car. Nothing was added; type the hours.",

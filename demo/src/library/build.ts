@@ -49,6 +49,12 @@ export function core(description: string, priceCents: number, fit?: Fit): Line {
 export const EACH_POSITION: Fit = { count: { by: "positions" } };
 export const EACH_CYLINDER: Fit = { count: { by: "cylinders" } };
 
+/** A whole order as the library keeps it: the jobs it brings, in their usual places. */
+export function wholeOrder(id: string, title: string, brings: string[]): LibraryJob {
+  const jobs = brings.map((libraryJobId) => ({ libraryJobId, positions: [], variantId: null }));
+  return libraryJob.parse({ id, title, area: "Whole orders", curesPoints: [], answersConcerns: [], lines: [], brings: jobs }); // prettier-ignore
+}
+
 /** A job as the library keeps it. */
 export function job(id: string, title: string, area: string, lines: Line[], about: About = {}): LibraryJob {
   const lineId = (number: number): string => `${id}-${number}`;

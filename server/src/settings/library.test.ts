@@ -77,6 +77,22 @@ it("tells no cost of any grade or quality to who may not see cost, and a price i
   expect(parts.filter(({ costCents, priceCents }) => costCents !== null || !priceCents)).toEqual([]);
 });
 
+it("keeps all jobs of a work order as a whole order; a job of its own comes to the library with it", async () => {
+  await give({ type: "addOwnJob", jobId: uuid(), title: "Squeak", concernId: null });
+  const { length } = (await library()).library;
+  const id = uuid();
+  const first = await keep(id, { jobId: null, title: "Friday's order" });
+  expect(first.body).toMatchObject({
+    id,
+    lines: [],
+    brings: [{ libraryJobId: "oil-service", variantId: "long-life" }, {}],
+  });
+  expect((await keep(id, { jobId: null, title: "Friday's order" })).body).toEqual(first.body);
+  const after = (await library()).library;
+  expect(after.length).toBe(length + 2);
+  expect(after.at(-2)).toMatchObject({ id: first.body.brings[1]?.libraryJobId, title: "Squeak" });
+});
+
 it("of two kept at one moment each has its place", async () => {
   await Promise.all([keep(uuid(), { title: "One" }), keep(uuid(), { title: "Two" }), keep(uuid(), { title: "Three" })]);
   const titles = (await library()).library.slice(-3).map(({ title }) => title);

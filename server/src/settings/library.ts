@@ -5,11 +5,13 @@ import {
   libraryJobFault,
   sameLibraryJob,
   upgradeWorkOrder,
+  wholeOrderFromQuote,
   withChanges,
   type LibraryJob,
 } from "@mechanon/core";
 import type { LibraryChange, routes } from "@mechanon/contract";
 import { QueryTypes, type Sequelize } from "sequelize";
+import { v7 as uuid } from "uuid";
 import type { z } from "zod";
 import { AppError } from "../errors/appError";
 import { laborGuide } from "../laborGuide/laborGuide";
@@ -20,9 +22,9 @@ import { writeLibrary } from "./libraryWrites";
 import { LibraryChangeRow } from "./model";
 
 /**
- * Keeps a job of a work order in the library, last in its order. The same id again is answered as it is kept: the answer
+ * Keeps a job of a work order in the library, last in its order, or all its jobs as a whole order. The same id again is answered as it is kept: the answer
  * may have been lost.
- * @throws {AppError} `work-order/not-found`, `library/no-such-job`, `list/too-long`.
+ * @throws {AppError} `work-order/not-found`, `library/no-such-job`, `library/does-not-fit`, `list/too-long`.
  */
 export async function keepLibraryJob(
   db: Sequelize,
@@ -30,14 +32,22 @@ export async function keepLibraryJob(
   { workOrderId, jobId, ...keptAs }: z.output<(typeof routes.keepLibraryJob)["body"]>,
 ): Promise<LibraryJob> {
   const order = await findWorkOrder(scope, workOrderId);
-  const job = upgradeWorkOrder(order.state).jobs.find(({ id }) => id === jobId);
-  if (!job) throw new AppError("library/no-such-job", "That job was taken off the quote meanwhile. Nothing was kept.");
+  const { jobs } = upgradeWorkOrder(order.state);
+  const job = jobs.find(({ id }) => id === jobId);
+  if (jobs.length === 0 || (jobId !== null && !job))
+    throw new AppError("library/no-such-job", "That job was taken off the quote meanwhile. Nothing was kept.");
   return writeLibrary(db, scope, (library) => {
     const before = library.find(({ id }) => id === keptAs.id);
     if (before) return { writes: [], answer: before };
-    const template = library.find(({ id }) => id === job.libraryJobId);
-    const kept = keptFromQuote(job, keptAs, template, laborGuide());
-    return { writes: [{ id: kept.id, after: kept }], answer: kept };
+    const template = library.find(({ id }) => id === job?.libraryJobId);
+    const all = job
+      ? [keptFromQuote(job, keptAs, template, laborGuide())]
+      : wholeOrderFromQuote(jobs, keptAs, library, laborGuide(), uuid);
+    const [answer] = all.slice(-1);
+    const fault = answer && libraryJobFault(answer);
+    if (!answer || fault)
+      throw new AppError("library/does-not-fit", `That cannot be kept: ${fault ?? "it has no job"}. Nothing was kept.`);
+    return { writes: all.map((after) => ({ id: after.id, after })), answer };
   });
 }
 

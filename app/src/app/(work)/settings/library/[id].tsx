@@ -3,5 +3,5 @@ import { JobEditor } from "../../../../settings/JobEditor";
 
 export default function JobPage() {
   const { id = "", begin } = useLocalSearchParams<{ id: string; begin?: string }>();
-  return <JobEditor id={id} isNew={begin !== undefined} />;
+  return <JobEditor id={id} {...(begin === undefined ? {} : { begin: begin === "order" ? "order" : "job" })} />;
 }
