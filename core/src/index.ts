@@ -187,7 +187,9 @@ export {
 export { odometerTrend, predictMiles, type OdometerReading } from "./vehicles/odometer/odometerTrend";
 export { odometerDoubt, readOdometer, type OdometerDoubt } from "./vehicles/odometer/odometerDoubt";
 export { dueServices, intervalsFor, type DueService } from "./servicing/dueServices";
-export { lastService, type LastService, type PartUsed } from "./servicing/lastService";
+export { partName } from "./quoting/partName";
+export { partsForLabor } from "./quoting/partsForLabor";
+export { lastService, otherPartLastTime, type LastService, type PartUsed } from "./servicing/lastService";
 export { servicesDone } from "./servicing/servicesDone";
 export { compareTires, type TireComparison, type TireWarning } from "./vehicles/tire/compareTires";
 export { readTireAge, type TireAge } from "./vehicles/tire/tireAge";

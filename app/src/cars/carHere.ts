@@ -25,7 +25,7 @@ export function carHere(
     moves: [],
     openWork: [],
     later: [],
-    lastService: { oil: null, oilFilter: null, pressures: null },
+    lastService: { oil: null, oilFilter: null, parts: [], pressures: null },
     odometer: { readings: [], doubtful: [], milesPerYear: null, predictedMiles: null },
     specs: null,
     corrections: [],

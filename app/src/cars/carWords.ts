@@ -12,13 +12,16 @@ import {
 import type { PutOffJob, VehicleSheetView } from "@mechanon/contract";
 
 /** @example partWords(...) //=> "5 × Oil 0W-20, quart, Kelpline KL-020Q" */
-function partWords({ quantity, description, brand, partNumber }: PartUsed): string {
+export function partWords({ quantity, description, brand, partNumber }: PartUsed): string {
   const maker = [brand, partNumber].filter(Boolean).join(" ");
   return `${quantity === 1 ? "" : `${quantity} × `}${description}${maker === "" ? "" : `, ${maker}`}`;
 }
 
 /** What was used the last time, one line each; empty when nothing is known. */
-export function lastServiceLines({ oil, oilFilter, pressures }: LastService, zone: string): string[] {
+export function lastServiceLines(
+  { oil, oilFilter, pressures }: Pick<LastService, "oil" | "oilFilter" | "pressures">,
+  zone: string,
+): string[] {
   return [
     oil ? `${partWords(oil)}, ${showDate(oil.at, zone)}` : null,
     oilFilter ? `${partWords(oilFilter)}, ${showDate(oilFilter.at, zone)}` : null,

@@ -1,6 +1,6 @@
 import { useState } from "react";
 import { View } from "react-native";
-import type { PartLine } from "@mechanon/core";
+import { partName, type PartLine } from "@mechanon/core";
 import type { WorkOrderView } from "@mechanon/contract";
 import type { Business } from "../session/useSession";
 import { Button } from "../ui/Button";
@@ -8,7 +8,6 @@ import { Words } from "../ui/Words";
 import { addFromGuide } from "./addFromGuide";
 import { GuideLabor } from "./GuideLabor";
 import { guideMatches } from "./guideMatches";
-import { partName } from "./partName";
 import { useFitter } from "./useFitter";
 
 interface LaborForPartProps {

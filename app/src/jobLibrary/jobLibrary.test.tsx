@@ -1,5 +1,5 @@
 import { act, fireEvent, screen, waitFor } from "@testing-library/react-native";
-import { NO_FACTS, libraryJob, type CarFacts, type LibraryJob } from "@mechanon/core";
+import { NO_FACTS, libraryJob, partName, type CarFacts, type LibraryJob } from "@mechanon/core";
 import { useSync } from "../sync/state";
 import { BUSINESS, fakeServer, givenCommands, problemReply, resetSync, show } from "../testing/harness";
 import { LibraryFile } from "../settings/LibraryFile";
@@ -11,7 +11,8 @@ import { KeepJob } from "./KeepJob";
 import { askable, doesNotApplyWords, includedWords, sourceWords } from "./fitWords";
 import { jobChoice } from "./jobChoice";
 import { LaborForPart } from "./LaborForPart";
-import { partName } from "./partName";
+import { PartLastTime } from "./PartLastTime";
+import { PartsForLabor } from "./PartsForLabor";
 import { rateWords } from "./rateWords";
 import { shownOffers } from "./shownOffers";
 import { wholeOrderTitle } from "./wholeOrderTitle";
@@ -95,6 +96,38 @@ it("from a part on the quote to its labor, as a line of the same job", () => {
   const [offered] = screen.getAllByRole("button", { name: /^Add labor/ });
   if (offered) fireEvent.press(offered);
   expect(givenCommands()).toMatchObject([{ type: "addOperation", jobId: "job-1" }]);
+});
+it("from labor of the guide on the quote to its parts, as lines of the same job", () => {
+  const steps = [{ key: "strut@leftFront", title: "strut", hours: 1 }];
+  const line = { ...labor, id: "l1", description: "Front strut", hours: 1, operations: ["frontStrut"], steps };
+  const job = jobSample({ id: "job-1", lines: [line] });
+  show(<PartsForLabor line={line} job={job} view={viewSample()} business={business} />);
+  fireEvent.press(screen.getByRole("button", { name: "Parts for it" }));
+  fireEvent.press(screen.getByRole("button", { name: "Add part for front strut, 1 × Strut" }));
+  expect(givenCommands()).toMatchObject([
+    { type: "addPart", jobId: "job-1", libraryJobId: "strut", libraryLineId: "s2", fit: { positions: ["leftFront"] } },
+  ]);
+  screen.unmount();
+  show(<PartsForLabor line={{ ...line, operations: [] }} job={job} view={viewSample()} business={business} />);
+  expect(screen.queryByRole("button", { name: "Parts for it" })).toBeNull();
+});
+it("offers the part that was used the last time where the line has another", async () => {
+  const used = {
+    description: "Strut, sport",
+    brand: "B",
+    partNumber: "S-1",
+    quantity: 1,
+    at: "2026-01-05T18:00:00.000Z",
+  };
+  const lastService = { oil: null, oilFilter: null, parts: [used], pressures: null };
+  fakeServer({ "GET /api/vehicles/car-1/sheet": { body: carSheetSample({ lastService }) } });
+  const line = { ...part, kind: "part" as const, id: "p1", description: "Strut", quantity: 1, costCents: 1 };
+  show(<PartLastTime workOrderId="order-1" line={line} vehicleId="car-1" timeZone="UTC" />);
+  await screen.findByText(/^Last time, Jan 5.*Strut, sport, B S-1$/);
+  fireEvent.press(screen.getByRole("button", { name: "Take the same as last time" }));
+  expect(givenCommands()).toMatchObject([
+    { type: "usePart", lineId: "p1", description: "Strut, sport", partNumber: "S-1", brand: "B" },
+  ]);
 });
 it("says which rate stands and why, reasons joined; nothing of the general one or a typed one", () => {
   const line = { ...labor, id: "r", description: "Work", hours: 1 };

@@ -25,6 +25,8 @@ const WORK_ORDER: Record<ClientWorkOrderCommand["type"], string> = {
   showIncluded: "What is on the customer's paper",
   assignLabor: "Who does a line",
   chooseRate: "The rate of a line",
+  addPart: "A part of the library",
+  usePart: "Which part a line is",
   foundBy: "What a diagnosis led to",
   customersPart: "Who brings a part",
   recordAnswers: "The customer's answer",

@@ -245,7 +245,7 @@ export function carSheetSample(over: Partial<VehicleSheetView> = {}): VehicleShe
     moves: [],
     openWork: [],
     later: [],
-    lastService: { oil: null, oilFilter: null, pressures: null },
+    lastService: { oil: null, oilFilter: null, parts: [], pressures: null },
     odometer: { readings: [], doubtful: [], milesPerYear: null, predictedMiles: null },
     specs: null,
     corrections: [],

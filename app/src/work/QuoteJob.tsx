@@ -5,6 +5,8 @@ import type { WorkOrderView } from "@mechanon/contract";
 import { JobFitting } from "../jobLibrary/JobFitting";
 import { LaborForPart } from "../jobLibrary/LaborForPart";
 import { KeepJob } from "../jobLibrary/KeepJob";
+import { PartLastTime } from "../jobLibrary/PartLastTime";
+import { PartsForLabor } from "../jobLibrary/PartsForLabor";
 import { creditWords } from "../receipts/creditWords";
 import { useRight, type Business } from "../session/useSession";
 import { sendCommand } from "../sync/give";
@@ -69,7 +71,20 @@ export function QuoteJob({
         />
       ))}
       {edited?.kind === "part" && job.finishedAt === null ? (
-        <LaborForPart key={edited.id} line={edited} jobId={job.id} view={view} business={business} />
+        <>
+          {view.vehicle ? (
+            <PartLastTime
+              workOrderId={view.state.id}
+              line={edited}
+              vehicleId={view.vehicle.id}
+              timeZone={business.timeZone}
+            />
+          ) : null}
+          <LaborForPart key={edited.id} line={edited} jobId={job.id} view={view} business={business} />
+        </>
+      ) : null}
+      {edited?.kind === "labor" && job.finishedAt === null ? (
+        <PartsForLabor key={edited.id} line={edited} job={job} view={view} business={business} />
       ) : null}
       <LedTo diagnosis={job} view={view} />
       <JobFitting job={job} view={view} business={business} />

@@ -62,6 +62,8 @@ export const vehicleSheet = z.object({
   lastService: z.object({
     oil: partUsed.nullable(),
     oilFilter: partUsed.nullable(),
+    /** The newest of each name that has a number. */
+    parts: z.array(partUsed).default([]),
     pressures: z.object({ frontPsi: z.number(), rearPsi: z.number(), at: z.string() }).nullable(),
   }),
   odometer: z.object({

@@ -2,7 +2,7 @@ import { exact, fromTenThousandths } from "../exact/decimal";
 import { factOf, holds, type CarFacts, type FactName } from "./carFacts";
 import type { Condition, GuideOperation, GuideStep, LaborGuide } from "./guide";
 import { VEHICLE_CLASSES, type VehicleClass } from "../vehicles/build";
-import { axleOf, positionsFor, type Position } from "./position";
+import { POSITIONS, axleOf, positionsFor, type Position } from "./position";
 
 /** A step as it is done on one car, at one position; done together with another operation that has it, it is paid once. */
 export interface ResolvedStep {
@@ -103,6 +103,11 @@ function positionsOf({ per }: GuideOperation, positions: readonly Position[]): r
     default:
       return positions.filter((position) => positionsFor(per).includes(position));
   }
+}
+
+/** Where work is done, by the keys of its steps; empty: nowhere in particular. */
+export function positionsOfKeys(keys: readonly string[]): Position[] {
+  return POSITIONS.filter((position) => keys.some((key) => key.endsWith(`@${position}`)));
 }
 
 function keysOf(step: GuideStep, positions: readonly Position[]): string[] {

@@ -102,6 +102,23 @@ export const assignLaborSchema = z.strictObject({
     .max(MOST_PEOPLE)
     .refine((people) => new Set(people.map(({ personId }) => personId)).size === people.length, "names a person twice"),
 });
+/** Puts a part of the library on a job, fitted to the car. */
+export const addPartSchema = z.strictObject({
+  type: z.literal("addPart"),
+  jobId: uuid,
+  lineId: uuid,
+  libraryJobId: words(60).min(1),
+  libraryLineId: words(60).min(1),
+  fit: jobFit,
+});
+/** Says which part it is to be; its price stays as it is. */
+export const usePartSchema = z.strictObject({
+  type: z.literal("usePart"),
+  lineId: uuid,
+  description: words(200).min(1),
+  partNumber: words(60).nullable(),
+  brand: words(60).nullable(),
+});
 /** Says which diagnosis led to a repair; null: none did. */
 export const foundBySchema = z.strictObject({
   type: z.literal("foundBy"),

@@ -1,4 +1,5 @@
 import { NO_FACTS, type CarFacts } from "../laborGuide/carFacts";
+import { positionsOfKeys } from "../laborGuide/resolveOperation";
 import { readGuide } from "../laborGuide/readGuide";
 import { run as apply, start } from "../testing/sampleWorkOrder";
 import type { WorkOrderCommand } from "../workOrders/commands";
@@ -7,6 +8,7 @@ import { fitDiffers } from "./fitDiffers";
 import { fitJob } from "./fitJob";
 import { keptFromQuote } from "./keptFromQuote";
 import { libraryJob } from "./libraryJob";
+import { partsForLabor } from "./partsForLabor";
 import { paperWords } from "./paperWords";
 import { priceWorkOrder } from "./priceWorkOrder";
 import { savedHours } from "./shareSteps";
@@ -255,6 +257,53 @@ describe("labor straight from the guide", () => {
       run(start(), { ...operation("1", "10"), operationId: "oil", facts: electric } as WorkOrderCommand),
     ).toThrow("job/does-not-apply");
   });
+});
+
+describe("from labor to its parts", () => {
+  const fit = { facts: specs("5.4", "0W-20"), positions: ["leftFront", "rightFront"] as const, variantId: null };
+  const of = (state: WorkOrderState, operations: string[], jobIndex = 0) =>
+    partsForLabor({ operations }, state.jobs[jobIndex] ?? { lines: [] }, LIBRARY, fit, GUIDE).map(
+      ({ libraryJobId, line }) => [libraryJobId, line.id, line.quantity],
+    );
+  it("are the parts the library needs with the same operation, fitted to the car, without what is there", () => {
+    expect(of(start(), ["strut"])).toEqual([["strut", "s2", 2]]);
+    expect(of(start(), ["oil"])).toEqual([
+      ["oil", "o2", 5.4],
+      ["oil", "o3", 1],
+    ]);
+    expect(of(run(start(), add("oil", "1", {})), ["oil"])).toEqual([]);
+    expect([of(start(), ["tieRod"]), of(start(), [])]).toEqual([[], []]);
+    expect(positionsOfKeys(["wheel@leftFront", "strut@leftFront", "oil", "pads@front"])).toEqual(["leftFront"]);
+  });
+  it("go onto the job as they are on this car, without any right", () => {
+    const state = run(start(), add("tie-rod", "1", { positions: ["leftFront"] }));
+    const command = {
+      type: "addPart" as const,
+      jobId: uuid("1"),
+      lineId: uuid("77"),
+      libraryJobId: "oil",
+      libraryLineId: "o2",
+      fit: { ...fit, positions: [] },
+    };
+    const actor = { id: "a", name: "A", rights: [] };
+    const after = apply(state, command, { library: LIBRARY, guide: GUIDE, actor });
+    expect(after.jobs[0]?.lines.at(-1)).toMatchObject({ id: uuid("77"), quantity: 5.4, partNumber: "N-020" });
+    expect(() => run(state, { ...command, libraryLineId: "o1" })).toThrow("job/not-in-library");
+    expect(() => run(after, command)).toThrow("line/exists");
+  });
+});
+
+it("another part is taken at the price it has, and stays when the job is fitted anew", () => {
+  const state = run(start(), add("oil", "1", {}));
+  const used = { description: "Filter, long", partNumber: "LAST-1", brand: "Kelpline" };
+  const taken = run(state, { type: "usePart", lineId: uuid("12"), ...used });
+  expect(taken.jobs[0]?.lines[2]).toMatchObject({ ...used, costCents: 600, partByHand: true });
+  const fit = { facts: specs("5.4", "0W-20"), positions: [], variantId: "long" };
+  const refitted = run(taken, { type: "refitJob", jobId: uuid("1"), fit });
+  expect(refitted.jobs[0]?.lines[2]).toMatchObject({ ...used, costCents: 1000 });
+  expect(() => run(state, { type: "usePart", lineId: uuid("10"), ...used })).toThrow("line/figure-does-not-fit");
+  const kept = keptFromQuote(taken.jobs[0] ?? taken.jobs[9]!, { id: "k", title: "K", area: "A" }, OIL, GUIDE);
+  expect(kept.lines[2]).not.toHaveProperty("partByHand");
 });
 
 it("says the torques of the car on the labor, as far as they are known; kept, the next car's are looked up", () => {

@@ -67,7 +67,7 @@ export function keptFromQuote(
 function withoutCar(line: QuoteLine): QuoteLine {
   const { byHand: _byHand, priceByHand, sources: _sources, ...kept } = line;
   if (kept.kind === "part") {
-    const { isCustomers: _isCustomers, ...part } = kept;
+    const { isCustomers: _isCustomers, partByHand: _partByHand, ...part } = kept;
     return part;
   }
   if (kept.kind !== "labor") return kept;

@@ -4,6 +4,7 @@ import { Refusal } from "../commands/refusal";
 import type {
   addJobSchema,
   addOwnJobSchema,
+  addPartSchema,
   assignLaborSchema,
   changeLineSchema,
   chooseRateSchema,
@@ -11,10 +12,11 @@ import type {
   foundBySchema,
   refitJobSchema,
   showIncludedSchema,
+  usePartSchema,
 } from "./commandSchemas";
 import type { LaborGuide } from "../laborGuide/guide";
 import type { LibraryJob } from "./libraryJob";
-import type { LaborLine, QuoteLine } from "./quoteLine";
+import type { LaborLine, PartLine, QuoteLine } from "./quoteLine";
 import { isWholeOrder } from "./broughtJobs";
 import { fitJob } from "./fitJob";
 import { shareSteps } from "./shareSteps";
@@ -133,11 +135,19 @@ function withOwnFigures(next: QuoteLine, before: QuoteLine): QuoteLine {
     };
   if (next.kind === "labor" || before.kind === "labor") return next;
   const quantity = before.byHand ? { quantity: before.quantity, byHand: true } : {};
-  const after =
-    next.kind === "part" && before.kind === "part" && before.isCustomers ? { ...next, isCustomers: true } : next;
+  const after = next.kind === "part" && before.kind === "part" ? withOwnPart(next, before) : next;
   return isPricedByHand(before)
     ? { ...after, ...quantity, priceCents: before.priceCents ?? 0, priceByHand: true }
     : { ...after, ...quantity };
+}
+
+/** Which part it is, and who brings it, where a person said so. */
+function withOwnPart(next: PartLine, { isCustomers, partByHand, description, partNumber, brand }: PartLine): PartLine {
+  return {
+    ...next,
+    ...(isCustomers ? { isCustomers } : {}),
+    ...(partByHand ? { description, partNumber, brand, partByHand } : {}),
+  };
 }
 
 /** A part whose cost is seen and that has a price all the same was priced before that was written down. */
@@ -188,6 +198,19 @@ export function addLine(state: QuoteSlice, jobId: string, line: QuoteLine, by: "
   });
 }
 
+/** Puts a part of the library on a job, as it is on this car. @throws {Refusal} when the library has it no more. */
+export function addPart(state: QuoteSlice, command: z.output<typeof addPartSchema>, context: Fitting): Jobs {
+  const { jobId, lineId, libraryJobId, libraryLineId, fit } = command;
+  requireNewLine(state, lineId);
+  const template = context.library.find(({ id }) => id === libraryJobId);
+  const line = template && fitJob(template, fit, context.guide).lines.find(({ id }) => id === libraryLineId);
+  if (line?.kind !== "part") throw refuse("job/not-in-library");
+  return changeJob(state, jobId, (job) => {
+    if (job.lines.length >= MOST_LINES) throw refuse("line/too-many");
+    return { ...job, lines: [...job.lines, { ...line, id: lineId }] };
+  });
+}
+
 /** Puts labor at a rate of the house. @throws {Refusal} when the quote has no such rate, or the line is no labor. */
 export function chooseRate(state: QuoteSlice, { lineId, rateId }: z.output<typeof chooseRateSchema>): Jobs {
   const { rates = [], laborRateCents } = state.rules;
@@ -213,6 +236,15 @@ export function setCustomersPart(
     return isCustomers ? { ...kept, isCustomers } : kept;
   });
   return changeJob({ jobs }, jobOfLine(state, lineId).id, (job) => withStandingRates(job, state.rules));
+}
+
+/** Says which part a line is to be, at the price it has. @throws {Refusal} when the line is no part. */
+export function setPart(state: Jobs, command: z.output<typeof usePartSchema>): Jobs {
+  const { lineId, description, partNumber, brand } = command;
+  return changeLineOf(state, lineId, (line) => {
+    if (line.kind !== "part") throw refuse("line/figure-does-not-fit");
+    return { ...line, description, partNumber, brand, partByHand: true };
+  });
 }
 
 /** Says which diagnosis led to a repair. @throws {Refusal} when that is no diagnosis of this quote, or this no repair. */

@@ -66,6 +66,8 @@ export const quoteLine = z.discriminatedUnion("kind", [
     priceCents: cents.nullable(),
     partNumber: z.string().nullable(),
     brand: z.string().nullable(),
+    /** Which one it is was said by a person, and is not the library's. */
+    partByHand: z.boolean().optional(),
     /** The customer brings it: it costs nobody here anything, is not bought, and has no warranty of ours. */
     isCustomers: z.boolean().optional(),
   }),

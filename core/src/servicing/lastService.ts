@@ -1,5 +1,6 @@
 import type { PartLine } from "../quoting/quoteLine";
 import type { InspectionSlice } from "../inspection/slice";
+import { partName } from "../quoting/partName";
 import type { QuoteSlice } from "../quoting/slice";
 
 /** What of a work order tells what was used. */
@@ -19,6 +20,8 @@ export interface PartUsed {
 export interface LastService {
   oil: PartUsed | null;
   oilFilter: PartUsed | null;
+  /** Every part that has a number, the newest of each name. */
+  parts: PartUsed[];
   pressures: { frontPsi: number; rearPsi: number; at: string } | null;
 }
 
@@ -36,24 +39,46 @@ export function lastService(states: readonly Work[]): LastService {
     ),
   );
   const last = (fits: (line: PartLine) => boolean): PartUsed | null =>
-    newest(
-      used
-        .filter(({ line }) => fits(line))
-        .map(({ line: { description, brand, partNumber, quantity }, at }) => ({
-          description,
-          brand,
-          partNumber,
-          quantity,
-          at,
-        })),
-    );
+    newest(used.filter(({ line }) => fits(line)).map(partUsed));
   return {
     oil: last(
       ({ description }) => OIL.test(description) && !OIL_FILTER.test(description) && !OTHER_OILS.test(description),
     ),
+    parts: newestOfEach(used),
     oilFilter: last(({ description }) => OIL_FILTER.test(description)),
     pressures: newest(states.flatMap(({ pressures }) => (pressures ? [pressures] : []))),
   };
+}
+
+interface Used {
+  line: PartLine;
+  at: string;
+}
+
+function partUsed({ line: { description, brand, partNumber, quantity }, at }: Used): PartUsed {
+  return { description, brand, partNumber, quantity, at };
+}
+
+/** What the customer brought is theirs to bring again. */
+function newestOfEach(used: readonly Used[]): PartUsed[] {
+  const last = new Map<string, PartUsed>();
+  for (const one of used) {
+    if (one.line.partNumber === null || one.line.isCustomers) continue;
+    const name = partName(one.line.description).toLowerCase();
+    const before = last.get(name);
+    if (!before || one.at > before.at) last.set(name, partUsed(one));
+  }
+  return [...last.values()];
+}
+
+/** The part that was used last where a line has another of the same name; null: none, or the same. */
+export function otherPartLastTime(
+  { description, partNumber }: Pick<PartLine, "description" | "partNumber">,
+  parts: readonly PartUsed[],
+): PartUsed | null {
+  const name = partName(description).toLowerCase();
+  const used = parts.find((part) => partName(part.description).toLowerCase() === name);
+  return used && used.partNumber !== partNumber ? used : null;
 }
 
 function newest<T extends { at: string }>(all: readonly T[]): T | null {

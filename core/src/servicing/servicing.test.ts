@@ -1,7 +1,7 @@
 import { run, start, yes } from "../testing/sampleWorkOrder";
 import { odometerTrend } from "../vehicles/odometer/odometerTrend";
 import { dueServices, intervalsFor, type DueService } from "./dueServices";
-import { lastService } from "./lastService";
+import { lastService, otherPartLastTime } from "./lastService";
 import { servicesDone } from "./servicesDone";
 import type { Job } from "../quoting/slice";
 import type { WorkOrderState } from "../workOrders/state";
@@ -114,6 +114,20 @@ describe("the last service", () => {
       oilFilter: { partNumber: "F1" },
       pressures: { frontPsi: 35, rearPsi: 33 },
     });
+  });
+  it("has the newest part of each name, and says where a line has another; what a customer brought is theirs", () => {
+    const old = worked(at("2025-05-01"), part("Oil filter", "F1"), part("Wiper blade", "W1"));
+    const newer = worked(at("2026-05-01"), part("Oil filter, long-life", "F2"), {
+      ...part("Belt", "B"),
+      isCustomers: true,
+    });
+    const { parts } = lastService([newer, old]);
+    expect(parts.map(({ partNumber }) => partNumber).sort()).toEqual(["F2", "W1"]);
+    expect(otherPartLastTime({ description: "Oil filter", partNumber: "F9" }, parts)).toMatchObject({
+      partNumber: "F2",
+    });
+    expect(otherPartLastTime({ description: "Oil filter", partNumber: "F2" }, parts)).toBeNull();
+    expect(otherPartLastTime({ description: "Belt", partNumber: null }, parts)).toBeNull();
   });
   it.each(["Gear oil 75W-90", "Transmission oil cooler", "Oil pan gasket", "Oil pressure sender", "Used oil"])(
     "does not take %s for engine oil",

@@ -266,6 +266,9 @@ describe("intentions", () => {
     });
     expect(() => run(ordered, { type: "removeLine", lineId: "b2" })).toThrow(new Refusal("line/ordered"));
     expect(() => run(ordered, { type: "removeJob", jobId: "brakes" })).toThrow(new Refusal("line/ordered"));
+    const other = { type: "usePart", lineId: "b2", description: "Pads", partNumber: "OTHER", brand: null } as const;
+    expect(() => run(ordered, other)).toThrow(new Refusal("line/number-ordered"));
+    expect(run(agreed, other).jobs[0]?.lines).toContainEqual(expect.objectContaining({ partNumber: "OTHER" }));
     expect(() =>
       run(run(agreed, { type: "finishJobs", jobIds: ["brakes"] }), { type: "removeJob", jobId: "brakes" }),
     ).toThrow(new Refusal("job/finished"));

@@ -1,4 +1,4 @@
-/** What a part is called in the guide: without quality, size and how it is sold. @example partName("Strut, sport") //=> "Strut" */
+/** What a part is called by itself: without quality, size and how it is sold. @example partName("Strut, sport") //=> "Strut" */
 export function partName(description: string): string {
   const [name = ""] = description.split(/,|\(|\d/);
   return (
