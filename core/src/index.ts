@@ -188,6 +188,7 @@ export { odometerTrend, predictMiles, type OdometerReading } from "./vehicles/od
 export { odometerDoubt, readOdometer, type OdometerDoubt } from "./vehicles/odometer/odometerDoubt";
 export { dueServices, intervalsFor, type DueService } from "./servicing/dueServices";
 export { partName } from "./quoting/partName";
+export { libraryPart } from "./quoting/libraryPart";
 export { partsForLabor } from "./quoting/partsForLabor";
 export { lastService, otherPartLastTime, type LastService, type PartUsed } from "./servicing/lastService";
 export { servicesDone } from "./servicing/servicesDone";

@@ -78,6 +78,21 @@ it.each([
   await driver.tap(pan.getByTestId("keep-job"));
   await page.getByText(/is in the library now, under Service/).waitFor();
   expect(driver.taps - before).toBeLessThanOrEqual(3);
+
+  // All of it as one order, in three taps, which brings its jobs to the next car with one.
+  before = driver.taps;
+  await driver.button("Keep all of it as one order");
+  await driver.type("Title in the library", `Friday, ${viewport.name}`);
+  await driver.tap(page.getByTestId("keep-job"));
+  await page.getByText(/is in the library now, under Whole orders/).waitFor();
+  expect(driver.taps - before).toBeLessThanOrEqual(3);
+  await page.goto(`${world.servers.url}/new`);
+  await driver.button("Add a job they want");
+  await driver.type("Find a job", `Friday ${viewport.name}`);
+  await driver.button(`Add all of Friday, ${viewport.name}`);
+  await page.getByRole("group", { name: "Front brake pads", exact: true }).waitFor();
+  await page.getByRole("group", { name: "Outer tie rod end, right front" }).waitFor();
+  await driver.emptySheet();
   await page.goto(`${world.servers.url}/settings/library`);
   await page.getByRole("button", { name: "Front brake pads, Brakes" }).waitFor();
   await driver.type("Find a job", `pan ${viewport.name}`);

@@ -1,7 +1,8 @@
 import { StyleSheet, View } from "react-native";
-import { otherPartLastTime, showDate, type PartLine } from "@mechanon/core";
+import { libraryPart, otherPartLastTime, showDate, type PartLine } from "@mechanon/core";
 import { partWords } from "../cars/carWords";
 import { useCarSheet } from "../cars/useCarSheet";
+import type { Business } from "../session/useSession";
 import { sendCommand } from "../sync/give";
 import { Button } from "../ui/Button";
 import { SPACE } from "../ui/theme";
@@ -11,11 +12,11 @@ interface PartLastTimeProps {
   workOrderId: string;
   line: PartLine;
   vehicleId: string;
-  timeZone: string;
+  business: Business;
 }
 
 /** The part of this name that was used on the car the last time, where the line has another: one tap takes that one. */
-export function PartLastTime({ workOrderId, line, vehicleId, timeZone }: PartLastTimeProps) {
+export function PartLastTime({ workOrderId, line, vehicleId, business: { library, timeZone } }: PartLastTimeProps) {
   const { sheet } = useCarSheet(vehicleId);
   const used = sheet && otherPartLastTime(line, sheet.lastService.parts);
   if (!used) return null;
@@ -30,7 +31,7 @@ export function PartLastTime({ workOrderId, line, vehicleId, timeZone }: PartLas
         onPress={() => sendCommand(workOrderId, { type: "usePart", lineId: line.id, description, partNumber, brand })}
       />
       <Words size="small" tone="muted">
-        The price stays as it is.
+        {libraryPart(library, used) ? "At the library’s price for it." : "The price stays as it is."}
       </Words>
     </View>
   );

@@ -122,7 +122,7 @@ it("offers the part that was used the last time where the line has another", asy
   const lastService = { oil: null, oilFilter: null, parts: [used], pressures: null };
   fakeServer({ "GET /api/vehicles/car-1/sheet": { body: carSheetSample({ lastService }) } });
   const line = { ...part, kind: "part" as const, id: "p1", description: "Strut", quantity: 1, costCents: 1 };
-  show(<PartLastTime workOrderId="order-1" line={line} vehicleId="car-1" timeZone="UTC" />);
+  show(<PartLastTime workOrderId="order-1" line={line} vehicleId="car-1" business={business} />);
   await screen.findByText(/^Last time, Jan 5.*Strut, sport, B S-1$/);
   fireEvent.press(screen.getByRole("button", { name: "Take the same as last time" }));
   expect(givenCommands()).toMatchObject([

@@ -28,7 +28,7 @@ export function PickedField({ title, level = 2, label, items, chosen, onChange }
     return !chosen.includes(item.id) && words.every((word) => written.some((each) => each.startsWith(word)));
   };
   const found = words.length === 0 ? [] : items.filter(isFound).slice(0, MOST_FOUND);
-  const now = items.filter(({ id }) => chosen.includes(id));
+  const now = chosen.flatMap((id) => items.filter((item) => item.id === id));
   return (
     <View>
       <Heading level={level}>{title}</Heading>

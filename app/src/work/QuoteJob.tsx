@@ -3,10 +3,7 @@ import { StyleSheet, View } from "react-native";
 import { creditsOf, showMoney, standingAnswer, type Job, type PricedQuote } from "@mechanon/core";
 import type { WorkOrderView } from "@mechanon/contract";
 import { JobFitting } from "../jobLibrary/JobFitting";
-import { LaborForPart } from "../jobLibrary/LaborForPart";
 import { KeepJob } from "../jobLibrary/KeepJob";
-import { PartLastTime } from "../jobLibrary/PartLastTime";
-import { PartsForLabor } from "../jobLibrary/PartsForLabor";
 import { creditWords } from "../receipts/creditWords";
 import { useRight, type Business } from "../session/useSession";
 import { sendCommand } from "../sync/give";
@@ -16,6 +13,7 @@ import { SPACE } from "../ui/theme";
 import { Words } from "../ui/Words";
 import { answerWords } from "./answerWords";
 import { LedTo } from "./LedTo";
+import { LineLeadsTo } from "./LineLeadsTo";
 import { QuoteLineRow } from "./QuoteLineRow";
 import { NewLine } from "./NewLine";
 
@@ -36,7 +34,6 @@ export function QuoteJob({
   const [editing, setEditing] = useState<string | null>(null);
   const [isAdding, setAdding] = useState(job.lines.length === 0);
   const total = priced.jobs.find(({ id }) => id === job.id)?.total ?? 0;
-  const edited = job.lines.find(({ id }) => id === editing);
   const credit = creditsOf(view.state).get(job.id);
   const nets = new Map(priced.lines.map((line) => [line.id, line]));
   return (
@@ -68,24 +65,9 @@ export function QuoteJob({
           isFixed={job.finishedAt !== null}
           isEditing={editing === line.id}
           onEdit={setEditing}
+          more={editing === line.id ? <LineLeadsTo line={line} job={job} view={view} business={business} /> : null}
         />
       ))}
-      {edited?.kind === "part" && job.finishedAt === null ? (
-        <>
-          {view.vehicle ? (
-            <PartLastTime
-              workOrderId={view.state.id}
-              line={edited}
-              vehicleId={view.vehicle.id}
-              timeZone={business.timeZone}
-            />
-          ) : null}
-          <LaborForPart key={edited.id} line={edited} jobId={job.id} view={view} business={business} />
-        </>
-      ) : null}
-      {edited?.kind === "labor" && job.finishedAt === null ? (
-        <PartsForLabor key={edited.id} line={edited} job={job} view={view} business={business} />
-      ) : null}
       <LedTo diagnosis={job} view={view} />
       <JobFitting job={job} view={view} business={business} />
       {job.finishedAt === null ? (

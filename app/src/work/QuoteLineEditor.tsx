@@ -1,4 +1,4 @@
-import { useState } from "react";
+import { useState, type ReactNode } from "react";
 import { StyleSheet, View } from "react-native";
 import { readMoney, showMoney, type MoneyRules, type QuoteLine } from "@mechanon/core";
 import { readAmount } from "./readAmount";
@@ -21,12 +21,14 @@ export function QuoteLineEditor({
   rules,
   unitPriceCents,
   onDone,
+  more,
 }: {
   workOrderId: string;
   line: QuoteLine;
   rules: MoneyRules;
   unitPriceCents: number;
   onDone: () => void;
+  more: ReactNode;
 }) {
   const colors = useColors();
   const mayPrice = useRight("changePrices");
@@ -107,6 +109,7 @@ export function QuoteLineEditor({
         </Words>
       ) : null}
       <LineChoices workOrderId={workOrderId} line={line} rules={rules} />
+      {more}
       <View style={styles.acts}>
         <Button
           kind="quiet"

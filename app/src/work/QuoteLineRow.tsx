@@ -1,3 +1,4 @@
+import type { ReactNode } from "react";
 import { StyleSheet, View } from "react-native";
 import { showMoney, type MoneyRules, type QuoteLine } from "@mechanon/core";
 import { includedWords, sourceWords } from "../jobLibrary/fitWords";
@@ -19,6 +20,8 @@ export interface QuoteLineRowProps {
   isEditing: boolean;
   /** Opens this line, or none, to be changed. */
   onEdit: (lineId: string | null) => void;
+  /** What else there is to do with it while it stands open. */
+  more: ReactNode;
 }
 
 /** A line of a job, changed where it stands. By itself, so that a changed one draws none of the others again. */
@@ -31,6 +34,7 @@ export function QuoteLineRow({
   isFixed,
   isEditing,
   onEdit,
+  more,
 }: QuoteLineRowProps) {
   const quantity = line.kind === "labor" ? `${line.hours} h` : `${line.quantity} ×`;
   const rated = rateWords(line, rules);
@@ -83,6 +87,7 @@ export function QuoteLineRow({
           rules={rules}
           unitPriceCents={unitPriceCents}
           onDone={() => onEdit(null)}
+          more={more}
         />
       ) : null}
     </View>

@@ -111,7 +111,7 @@ export const addPartSchema = z.strictObject({
   libraryLineId: words(60).min(1),
   fit: jobFit,
 });
-/** Says which part it is to be; its price stays as it is. */
+/** Says which part it is to be. */
 export const usePartSchema = z.strictObject({
   type: z.literal("usePart"),
   lineId: uuid,

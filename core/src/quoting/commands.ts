@@ -76,7 +76,7 @@ export const quotingRules = {
   chooseRate: rule({ schema: chooseRateSchema, kind: "intention", apply: chooseRate }),
   showIncluded: rule({ schema: showIncludedSchema, kind: "intention", apply: showIncluded }),
   addPart: rule({ schema: addPartSchema, kind: "intention", needs: ["library", "guide"], apply: addPart }),
-  usePart: rule({ schema: usePartSchema, kind: "intention", apply: setPart }),
+  usePart: rule({ schema: usePartSchema, kind: "intention", needs: ["library"], apply: setPart }),
   foundBy: rule({ schema: foundBySchema, kind: "intention", apply: setFoundBy }),
   customersPart: rule({ schema: customersPartSchema, kind: "intention", apply: setCustomersPart }),
 };

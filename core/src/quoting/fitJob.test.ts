@@ -293,14 +293,18 @@ describe("from labor to its parts", () => {
   });
 });
 
-it("another part is taken at the price it has, and stays when the job is fitted anew", () => {
+it("another part is taken at the library's price, or the one it has, and stays when the job is fitted anew", () => {
   const state = run(start(), add("oil", "1", {}));
   const used = { description: "Filter, long", partNumber: "LAST-1", brand: "Kelpline" };
   const taken = run(state, { type: "usePart", lineId: uuid("12"), ...used });
   expect(taken.jobs[0]?.lines[2]).toMatchObject({ ...used, costCents: 600, partByHand: true });
   const fit = { facts: specs("5.4", "0W-20"), positions: [], variantId: "long" };
   const refitted = run(taken, { type: "refitJob", jobId: uuid("1"), fit });
-  expect(refitted.jobs[0]?.lines[2]).toMatchObject({ ...used, costCents: 1000 });
+  expect(refitted.jobs[0]?.lines[2]).toMatchObject({ ...used, costCents: 600 });
+  const known = { type: "usePart", lineId: uuid("12"), description: "F", partNumber: "L", brand: null } as const;
+  expect(run(state, known).jobs[0]?.lines[2]).toMatchObject({ partNumber: "L", costCents: 1000 });
+  const set = run(state, { type: "changeLine", lineId: uuid("12"), hours: null, quantity: null, priceCents: 777 });
+  expect(run(set, known).jobs[0]?.lines[2]).toMatchObject({ partNumber: "L", costCents: 600, priceCents: 777 });
   expect(() => run(state, { type: "usePart", lineId: uuid("10"), ...used })).toThrow("line/figure-does-not-fit");
   const kept = keptFromQuote(taken.jobs[0] ?? taken.jobs[9]!, { id: "k", title: "K", area: "A" }, OIL, GUIDE);
   expect(kept.lines[2]).not.toHaveProperty("partByHand");

@@ -17,6 +17,7 @@ import type {
 import type { LaborGuide } from "../laborGuide/guide";
 import type { LibraryJob } from "./libraryJob";
 import type { LaborLine, PartLine, QuoteLine } from "./quoteLine";
+import { libraryPart } from "./libraryPart";
 import { isWholeOrder } from "./broughtJobs";
 import { fitJob } from "./fitJob";
 import { shareSteps } from "./shareSteps";
@@ -142,11 +143,12 @@ function withOwnFigures(next: QuoteLine, before: QuoteLine): QuoteLine {
 }
 
 /** Which part it is, and who brings it, where a person said so. */
-function withOwnPart(next: PartLine, { isCustomers, partByHand, description, partNumber, brand }: PartLine): PartLine {
+function withOwnPart(next: PartLine, before: PartLine): PartLine {
+  const { isCustomers, partByHand, description, partNumber, brand, costCents, priceCents } = before;
   return {
     ...next,
     ...(isCustomers ? { isCustomers } : {}),
-    ...(partByHand ? { description, partNumber, brand, partByHand } : {}),
+    ...(partByHand ? { description, partNumber, brand, costCents, priceCents, partByHand } : {}),
   };
 }
 
@@ -238,12 +240,17 @@ export function setCustomersPart(
   return changeJob({ jobs }, jobOfLine(state, lineId).id, (job) => withStandingRates(job, state.rules));
 }
 
-/** Says which part a line is to be, at the price it has. @throws {Refusal} when the line is no part. */
-export function setPart(state: Jobs, command: z.output<typeof usePartSchema>): Jobs {
+/**
+ * Says which part a line is to be, at the library's price for it; where the library does not have it, or the price was
+ * typed, at the price it has.
+ * @throws {Refusal} when the line is no part.
+ */
+export function setPart(state: Jobs, command: z.output<typeof usePartSchema>, { library }: Fitting): Jobs {
   const { lineId, description, partNumber, brand } = command;
   return changeLineOf(state, lineId, (line) => {
     if (line.kind !== "part") throw refuse("line/figure-does-not-fit");
-    return { ...line, description, partNumber, brand, partByHand: true };
+    const priced = isPricedByHand(line) ? null : libraryPart(library, { partNumber, brand });
+    return { ...line, ...priced, description, partNumber, brand, partByHand: true };
   });
 }
 

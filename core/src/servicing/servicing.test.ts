@@ -117,10 +117,9 @@ describe("the last service", () => {
   });
   it("has the newest part of each name, and says where a line has another; what a customer brought is theirs", () => {
     const old = worked(at("2025-05-01"), part("Oil filter", "F1"), part("Wiper blade", "W1"));
-    const newer = worked(at("2026-05-01"), part("Oil filter, long-life", "F2"), {
-      ...part("Belt", "B"),
-      isCustomers: true,
-    });
+    const belt = part("Belt", "B");
+    const theirs = belt.kind === "part" ? { ...belt, isCustomers: true } : belt;
+    const newer = worked(at("2026-05-01"), part("Oil filter, long-life", "F2"), theirs);
     const { parts } = lastService([newer, old]);
     expect(parts.map(({ partNumber }) => partNumber).sort()).toEqual(["F2", "W1"]);
     expect(otherPartLastTime({ description: "Oil filter", partNumber: "F9" }, parts)).toMatchObject({
