@@ -1,10 +1,7 @@
-import { act, fireEvent, screen, waitFor } from "@testing-library/react-native";
+import { fireEvent, screen } from "@testing-library/react-native";
 import type { Wait } from "@mechanon/core";
 import type { OpenWorkGroup, WorkOrderSummary } from "@mechanon/contract";
-import { fakeServer, ME, problemReply, resetSync, show } from "../testing/harness";
-import { sendCommand } from "../sync/give";
-import { useReachable } from "../api/reachable";
-import { useSync } from "../sync/state";
+import { fakeServer, show } from "../testing/harness";
 import { visited } from "../testing/router";
 import { DayRoad } from "./DayRoad";
 import { OpenWork } from "./OpenWork";

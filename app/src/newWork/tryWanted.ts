@@ -20,7 +20,8 @@ export function tryWanted(workOrderId: string, commands: readonly WantedCommand[
       state = applyCommand(state, command, given);
     } catch (error) {
       if (!(error instanceof Refusal)) throw error;
-      refused.set(command.jobId, isRefusalCode(error.code) ? refusalWords(error.code) : error.code);
+      const code = String(error.code);
+      refused.set(command.jobId, isRefusalCode(code) ? refusalWords(code) : code);
     }
   }
   return { state, refused };

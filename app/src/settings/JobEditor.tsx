@@ -15,7 +15,6 @@ import { FormField } from "../ui/FormField";
 import { Heading } from "../ui/Heading";
 import { Notice } from "../ui/Notice";
 import { Screen } from "../ui/Screen";
-import { SPACE } from "../ui/theme";
 import { Tick } from "../ui/Tick";
 import { WaitingRows } from "../ui/WaitingRows";
 import { BackAgain } from "../unsaved/BackAgain";

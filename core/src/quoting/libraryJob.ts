@@ -58,7 +58,6 @@ const broughtJob = z.object({
   positions: z.array(z.enum(POSITIONS)),
   variantId: z.string().nullable(),
 });
-export type BroughtJob = z.infer<typeof broughtJob>;
 
 /** What has to be so before a job is done on site. */
 export const JOB_CONDITIONS = ["levelHardGround", "roof", "power", "dry", "daylight"] as const;
