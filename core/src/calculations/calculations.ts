@@ -2,6 +2,7 @@ import { z } from "zod";
 import { planLoan } from "../payments/loan";
 import { overlapLabor } from "../quoting/labor";
 import { priceQuote } from "../quoting/price/priceQuote";
+import { calcSlots } from "../schedule/slotsCalc";
 import { normalizePlate } from "../vehicles/plate";
 import { readTireSize } from "../vehicles/tire/tireSize";
 import { decodeVin, type VinContext } from "../vin/decodeVin";
@@ -23,6 +24,7 @@ export function calculations(vinContext: () => VinContext): Readonly<Record<stri
     plate: normalizePlate,
     price: priceQuote,
     labor: overlapLabor,
+    slots: calcSlots,
     loan: planLoan,
     tire: readTireSize,
   };
