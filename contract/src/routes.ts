@@ -4,6 +4,7 @@ import { deviceRoutes } from "./device/routes";
 import { receiptPageRoutes } from "./payments/receiptPage";
 import { paymentRoutes } from "./payments/routes";
 import { photoRoutes } from "./photos/routes";
+import { scheduleRoutes } from "./schedule/routes";
 import { searchRoutes } from "./search/routes";
 import { settingsRoutes } from "./settings/routes";
 import { sourcingRoutes } from "./sourcing/routes";
@@ -22,6 +23,7 @@ export const routes = {
   ...vehicleRoutes,
   ...workOrderRoutes,
   ...visitRoutes,
+  ...scheduleRoutes,
   ...sourcingRoutes,
   ...paymentRoutes,
   ...receiptPageRoutes,

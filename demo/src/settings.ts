@@ -10,7 +10,8 @@ export const BUSINESS = { name: "Larkhaven Driveway Garage", timeZone: "America/
 
 /** What the demo business has set: the lists of each area, put together. */
 export const SETTINGS: BusinessSettings = {
-  versions: { concerns: 1, intervals: 1, newcomers: 1, labor: 1, pay: 1 },
+  versions: { concerns: 1, intervals: 1, newcomers: 1, labor: 1, pay: 1, crew: 1 },
+  crew: [],
   receiptLinkMonths: 18,
   phone: "+13605550100",
   home: { street: "4 Ropewalk, Larkhaven, WA 98099", latitude: 48.0378, longitude: -122.6049 },

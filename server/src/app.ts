@@ -19,6 +19,7 @@ import { systemRoutes } from "./system/routes";
 import { transferRoutes } from "./transfer/routes";
 import { vehicleRoutes } from "./vehicles/routes";
 import { VEHICLE_CONSTRAINTS } from "./vehicles/constraints";
+import { scheduleRoutes } from "./schedule/routes";
 import { visitRoutes } from "./visits/routes";
 import { workOrderRoutes } from "./workOrders/routes";
 import { contentSecurity } from "./http/contentSecurity";
@@ -76,6 +77,7 @@ export function createApp(
   vehicleRoutes(mounting, deps);
   workOrderRoutes(mounting, deps);
   visitRoutes(mounting, deps);
+  scheduleRoutes(mounting, deps);
   sourcingRoutes(mounting, deps);
   paymentRoutes(mounting, deps);
   photoRoutes(mounting, deps);

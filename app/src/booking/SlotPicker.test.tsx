@@ -25,6 +25,8 @@ function Picking({ onChange }: { onChange: jest.Mock }) {
       business={BUSINESS}
       {...picked}
       noVisit="No visit yet"
+      asked={{ place: { latitude: 48, longitude: -122 }, skills: [], movesVisitId: null }}
+      jobMinutes={null}
       onChange={(next) => {
         setPicked(next);
         onChange(next);

@@ -10,6 +10,7 @@ import { scrollIntoView } from "../ui/scrollIntoView";
 import { SPACE } from "../ui/theme";
 import { WaitingRows } from "../ui/WaitingRows";
 import { Words } from "../ui/Words";
+import { BestTimes, type VisitAsked } from "./BestTimes";
 import { freeStarts } from "./freeSlots";
 import type { Slot, SlotWish } from "./slot";
 
@@ -25,12 +26,16 @@ export interface SlotPickerProps {
   onChange: (picked: { wish: SlotWish; slot: Slot | null }) => void;
   /** What is missing, told at the times. */
   fault?: string;
+  /** What is known of the visit; the best times are looked for with it. */
+  asked: VisitAsked;
+  /** How long its jobs take; null: none tells. */
+  jobMinutes: number | null;
   /** The words for no visit, where that is one of the choices. */
   noVisit?: string;
 }
 
 /** Day, the times at which a van is free on it, who, and how long. */
-export function SlotPicker({ business, wish, slot, onChange, fault, noVisit }: SlotPickerProps) {
+export function SlotPicker({ business, wish, slot, onChange, asked, jobMinutes, fault, noVisit }: SlotPickerProps) {
   const today = useToday();
   const now = useNow();
   const times = useRef<View>(null);
@@ -55,6 +60,18 @@ export function SlotPicker({ business, wish, slot, onChange, fault, noVisit }: S
     });
   return (
     <View style={styles.list}>
+      <BestTimes
+        business={business}
+        {...asked}
+        minutes={minutes}
+        value={slot?.startsAt ?? null}
+        onPick={({ date, startsAt, endsAt, mechanicId: by }) =>
+          onChange({
+            wish: { ...wish, day: date, mechanicId: by },
+            slot: { mechanicId: by, startsAt, endsAt, dayName: shortDay(date, today) },
+          })
+        }
+      />
       <Choices
         label="Day"
         options={[
@@ -81,7 +98,7 @@ export function SlotPicker({ business, wish, slot, onChange, fault, noVisit }: S
         {day === null ? null : (
           <Choices
             label="Minutes"
-            options={business.settings.visitMinutes.map((value) => ({ value: String(value), label: `${value} min` }))}
+            options={minutesChoices(business.settings.visitMinutes, jobMinutes)}
             value={String(minutes)}
             onChoose={(value) => onChange({ wish: { ...wish, day, minutes: Number(value) }, slot: null })}
           />
@@ -146,6 +163,15 @@ function Times({ business, day, minutes, mechanicId, now, value, onChoose }: Tim
       />
     </>
   );
+}
+
+/** How long a visit may be, what its jobs take among them. */
+function minutesChoices(usual: readonly number[], jobMinutes: number | null): { value: string; label: string }[] {
+  const all = jobMinutes === null || usual.includes(jobMinutes) ? usual : [jobMinutes, ...usual];
+  return all.map((minutes) => ({
+    value: String(minutes),
+    label: minutes === jobMinutes ? `${minutes} min, its jobs` : `${minutes} min`,
+  }));
 }
 
 /** @example shortDay("2026-11-27", "2026-11-26") //=> "Tomorrow" */

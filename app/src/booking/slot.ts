@@ -18,6 +18,6 @@ export interface SlotWish {
 const USUAL_MINUTES = 60;
 
 /** No visit yet; with a day picked, the usual length by the usual one. */
-export function anyTime(): SlotWish {
-  return { day: null, minutes: USUAL_MINUTES, mechanicId: null };
+export function anyTime(minutes: number | null = null): SlotWish {
+  return { day: null, minutes: minutes ?? USUAL_MINUTES, mechanicId: null };
 }

@@ -3,7 +3,7 @@ import { useRouter } from "expo-router";
 import { useRef, useState } from "react";
 import { StyleSheet, View, type TextInput } from "react-native";
 import { v7 as uuid } from "uuid";
-import { showTime } from "@mechanon/core";
+import { needsOfJobs, showTime } from "@mechanon/core";
 import type { VehicleSheetView } from "@mechanon/contract";
 import { errorWords } from "../api/problem";
 import { SlotPicker } from "../booking/SlotPicker";
@@ -19,11 +19,12 @@ import { Screen } from "../ui/Screen";
 import { SPACE } from "../ui/theme";
 import { useIsWide } from "../ui/useIsWide";
 import { Words } from "../ui/Words";
+import { nowhere } from "../work/nowhere";
 import { CallerForm } from "./CallerForm";
 import { CarAlong } from "./CarAlong";
 import { isBegun, useDraft, type Draft } from "./draft";
 import { missingWords } from "./missingWords";
-import { readDraft, type DraftAround } from "./readDraft";
+import { placeOfCall, readDraft, type DraftAround } from "./readDraft";
 import { saveDraft } from "./saveDraft";
 import { useWanted } from "./useWanted";
 import { WantedJobs } from "./WantedJobs";
@@ -47,6 +48,7 @@ function CallSheet({ business }: { business: Business }) {
   const [busy, setBusy] = useState(false);
   const wanted = useWanted(draft, business);
 
+  const needs = needsOfJobs(wanted.fitter.quote.jobs, business.library);
   const around = (): DraftAround => {
     const car =
       draft.car?.kind === "kept"
@@ -163,6 +165,8 @@ function CallSheet({ business }: { business: Business }) {
             wish={draft.wish}
             slot={draft.slot}
             noVisit="No visit yet"
+            asked={{ place: placeOfCall(draft) ?? nowhere(), skills: needs.skills, movesVisitId: null }}
+            jobMinutes={needs.minutes}
             onChange={(picked) => change({ ...picked, bookCommandId: uuid() })}
             fault={faults.when}
           />

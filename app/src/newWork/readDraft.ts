@@ -61,7 +61,7 @@ export function readDraft(
       customerId,
       vehicleId: car === null ? null : car.kind === "kept" ? car.vehicle.id : draft.vehicleId,
       car,
-      place: draft.known ? (mainPlace(draft.known) ?? place) : place,
+      place: placeOfCall(draft),
     },
     faults: null,
   };
@@ -98,6 +98,12 @@ function customerOf(draft: Draft, place: Place | null): z.input<typeof customerB
     newcomerAnswers,
     notTheSameAs,
   };
+}
+
+/** Where the visit will be, as far as that is known: the caller's own place, or what is typed. */
+export function placeOfCall(draft: Draft): Place | null {
+  const typed = placeOf(draft);
+  return draft.known ? (mainPlace(draft.known) ?? typed) : typed;
 }
 
 /** The address as far as it is typed. */

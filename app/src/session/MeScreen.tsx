@@ -51,6 +51,7 @@ export function MeScreen() {
           <Button label="What newcomers are asked" onPress={() => router.navigate("/settings/newcomers")} />
           <Button label="Ready phrases for concerns" onPress={() => router.navigate("/settings/concerns")} />
           <Button label="Jobs kept ready" onPress={() => router.navigate("/settings/library")} />
+          <Button label="Hours and skills" onPress={() => router.navigate("/settings/crew")} />
           <Button label="Labor rates" onPress={() => router.navigate("/settings/rates")} />
           {seesCost ? <Button label="How people are paid" onPress={() => router.navigate("/settings/pay")} /> : null}
           <Button label="Services and how often" onPress={() => router.navigate("/settings/services")} />

@@ -25,9 +25,8 @@ import { useUnsavedFields } from "../unsaved/useUnsavedFields";
 import { RateWhen } from "./RateWhen";
 import { laborOf, NEW_RATE, readRates, typedRates, typedRatesOf, type TypedRates } from "./typedRates";
 import { whenWords } from "./whenWords";
+import { WEEKDAYS } from "./typedCrew";
 import { useSettingsList } from "./useSettingsList";
-
-const WEEKDAYS = ["Monday", "Tuesday", "Wednesday", "Thursday", "Friday", "Saturday", "Sunday"];
 
 /** What an hour of labor costs, and when; what a diagnosis takes off the repair. */
 export function RateSettings() {

@@ -5,7 +5,15 @@ import { routes, type ChangeEvent } from "@mechanon/contract";
 export type KnownChange = Pick<ChangeEvent, "id" | "revision"> & Partial<ChangeEvent>;
 
 /** Keys of what shows many: what a change may put into it or take out of it. */
-const LISTS: ReadonlySet<unknown> = new Set(["day", "openWork", "openWorkPage", "search", "customer", "car"]);
+const LISTS: ReadonlySet<unknown> = new Set([
+  "day",
+  "openWork",
+  "openWorkPage",
+  "offeredTimes",
+  "search",
+  "customer",
+  "car",
+]);
 
 /**
  * Whether an answer of the server that this device has may be another after a change.
@@ -17,6 +25,8 @@ const LISTS: ReadonlySet<unknown> = new Set(["day", "openWork", "openWorkPage", 
 export function showsChange(change: KnownChange, key: readonly unknown[], answer: unknown, zone: string): boolean {
   const [name, of] = key;
   if (!LISTS.has(name)) return false;
+  // Whatever is booked or moved takes and frees times.
+  if (name === "offeredTimes") return change.kind === undefined || change.kind === "visit";
   if (change.kind === undefined || answer === undefined) return true;
   if (name === "openWorkPage")
     return (

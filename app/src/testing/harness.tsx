@@ -76,11 +76,15 @@ export function fakeServer(replies: Record<string, Reply | ((asked: Asked) => Re
       const [method, path = ""] = route.split(" ");
       return method === one.method && (path === address.split("?")[0] || path === address);
     })?.[1];
-    const reply = typeof found === "function" ? found(one) : (found ?? "down");
+    const usual = address === "/api/offered-times" ? NO_OFFERS : "down";
+    const reply = typeof found === "function" ? found(one) : (found ?? usual);
     return reply instanceof Promise ? reply.then(respond) : respond(reply);
   }) as typeof fetch;
   return { asked };
 }
+
+/** Every picker of a time asks for the best: what a test is not about is answered with none. */
+const NO_OFFERS: Reply = { body: { offers: [] } };
 
 function respond(reply: Reply): Promise<Response> {
   if (reply === "down") return Promise.reject(new TypeError("network"));

@@ -22,7 +22,8 @@ import type {
 
 /** Small made-up settings for tests of the app. */
 export const SETTINGS_SAMPLE: BusinessSettings = {
-  versions: { concerns: 1, intervals: 1, newcomers: 1, labor: 1, pay: 1 },
+  versions: { concerns: 1, intervals: 1, newcomers: 1, labor: 1, pay: 1, crew: 1 },
+  crew: [],
   receiptLinkMonths: 18,
   phone: "+13605550100",
   home: { street: "4 Ropewalk", latitude: 48.03, longitude: -122.6 },

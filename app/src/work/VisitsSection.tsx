@@ -1,7 +1,7 @@
 import { useState } from "react";
 import { StyleSheet, View } from "react-native";
 import { v7 as uuid } from "uuid";
-import { mainPlace, showMoment, showTime, visitStanding, type VisitState } from "@mechanon/core";
+import { mainPlace, needsOfJobs, showMoment, showTime, visitStanding, type VisitState } from "@mechanon/core";
 import type { WorkOrderView } from "@mechanon/contract";
 import { useToday } from "../day/useDay";
 import { useNow } from "../day/useNow";
@@ -53,10 +53,13 @@ const STANDING_WORDS = {
 export function VisitsSection({ view, business }: WorkOrderSectionProps) {
   const live = view.visits.filter((visit) => visitStanding(visit) !== "cancelled");
   const [isBooking, setBooking] = useState(live.length === 0);
-  const [picked, setPicked] = useState<Picked>(nothingPicked);
+  const [touched, setPicked] = useState<Picked | null>(null);
+  const needs = needsOfJobs(view.state.jobs, business.library);
+  // Until somebody says how long, it takes as long as its jobs do.
+  const picked = touched ?? nothingPicked(needs.minutes);
   const { slot } = picked;
+  const place = view.visits.at(-1)?.place ?? (view.customer && mainPlace(view.customer)) ?? nowhere();
   const book = (chosen: Slot): void => {
-    const place = view.visits.at(-1)?.place ?? (view.customer && mainPlace(view.customer)) ?? nowhere();
     sendVisitCommand(uuid(), view.state.id, {
       type: "bookVisit",
       workOrderIds: [view.state.id],
@@ -67,7 +70,7 @@ export function VisitsSection({ view, business }: WorkOrderSectionProps) {
       note: "",
       allowOverlap: false,
     });
-    setPicked(nothingPicked());
+    setPicked(null);
     setBooking(false);
   };
   return (
@@ -82,7 +85,13 @@ export function VisitsSection({ view, business }: WorkOrderSectionProps) {
       ))}
       {isBooking ? (
         <>
-          <SlotPicker business={business} {...picked} onChange={setPicked} />
+          <SlotPicker
+            business={business}
+            {...picked}
+            onChange={setPicked}
+            asked={{ place, skills: needs.skills, movesVisitId: null }}
+            jobMinutes={needs.minutes}
+          />
           {slot ? (
             <FootAct
               label={`Book ${showMomentOf(slot, business.timeZone)}`}
@@ -90,7 +99,7 @@ export function VisitsSection({ view, business }: WorkOrderSectionProps) {
               testID="book-visit"
             />
           ) : (
-            <Notice kind="note" text="Pick a day and a time." />
+            <Notice kind="note" text="Pick one of the best, or a day and a time." />
           )}
         </>
       ) : (
@@ -105,8 +114,12 @@ interface Picked {
   slot: Slot | null;
 }
 
-function nothingPicked(): Picked {
-  return { wish: anyTime(), slot: null };
+function nothingPicked(minutes: number | null): Picked {
+  return { wish: anyTime(minutes), slot: null };
+}
+
+function minutesOf({ startsAt, endsAt }: VisitState): number {
+  return Math.round((Date.parse(endsAt) - Date.parse(startsAt)) / 60_000);
 }
 
 function showMomentOf(slot: Slot, zone: string): string {
@@ -118,7 +131,8 @@ function Visit({ visit, view, business }: { visit: VisitState; view: WorkOrderVi
   const today = useToday();
   const now = useNow();
   const [isMoving, setMoving] = useState(false);
-  const [picked, setPicked] = useState<Picked>(nothingPicked);
+  const needs = needsOfJobs(view.state.jobs, business.library);
+  const [picked, setPicked] = useState<Picked>(() => nothingPicked(minutesOf(visit)));
   const { slot } = picked;
   const standing = visitStanding(visit);
   const workOrderId = view.state.id;
@@ -132,7 +146,7 @@ function Visit({ visit, view, business }: { visit: VisitState; view: WorkOrderVi
       allowOverlap: false,
     });
     setMoving(false);
-    setPicked(nothingPicked());
+    setPicked(nothingPicked(minutesOf(visit)));
   };
   return (
     <View style={[styles.visit, { borderColor: colors.hairline }]}>
@@ -173,7 +187,13 @@ function Visit({ visit, view, business }: { visit: VisitState; view: WorkOrderVi
       </View>
       {isMoving ? (
         <>
-          <SlotPicker business={business} {...picked} onChange={setPicked} />
+          <SlotPicker
+            business={business}
+            {...picked}
+            onChange={setPicked}
+            asked={{ place: visit.place, skills: needs.skills, movesVisitId: visit.id }}
+            jobMinutes={minutesOf(visit)}
+          />
           {slot ? (
             <Button label={`Move to ${showMomentOf(slot, business.timeZone)}`} onPress={() => move(slot)} />
           ) : (

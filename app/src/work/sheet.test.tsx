@@ -3,6 +3,7 @@ import { Linking } from "react-native";
 import type { Job, WorkOrderState } from "@mechanon/core";
 import type { WorkOrderView } from "@mechanon/contract";
 import { useReachable } from "../api/reachable";
+import { useSync } from "../sync/state";
 import { BUSINESS, fakeServer, givenCommands, problemReply, resetSync, show } from "../testing/harness";
 import { jobSample, stateSample, viewSample, visitSample } from "../testing/samples";
 import { visited } from "../testing/router";
@@ -467,7 +468,49 @@ describe("visits", () => {
     fireEvent.press(screen.getByRole("radio", { name: "Tomorrow" }));
     expect(screen.getByRole("radio", { name: "Tomas Quill" })).toBeTruthy();
     expect(screen.queryByRole("radio", { name: "Wren Adeyemi" })).toBeNull();
-    expect(screen.getByText("Pick a day and a time.")).toBeTruthy();
+    expect(screen.getByText("Pick one of the best, or a day and a time.")).toBeTruthy();
+  });
+  it("are booked at one of the best times, for as long as the jobs take, by who can do it", async () => {
+    const long: Job = {
+      ...job,
+      lines: job.lines.map((line) => (line.kind === "labor" ? { ...line, hours: 2 } : line)),
+    };
+    const offer = {
+      mechanicId: "tomas",
+      date: "2026-11-27",
+      startsAt: "2026-11-27T18:00:00.000Z",
+      latestStartsAt: "2026-11-27T19:30:00.000Z",
+      endsAt: "2026-11-27T20:15:00.000Z",
+      addedMinutes: 9,
+    };
+    const server = fakeServer({ "POST /api/offered-times": { body: { offers: [offer] } } });
+    show(<VisitsSection view={view({ jobs: [long] })} business={BUSINESS} isUnsent={false} />);
+    fireEvent.press(
+      await screen.findByRole("radio", { name: /10:00 am, Tomas, \+9 min driving, to start by 11:30 am$/ }),
+    );
+    expect(server.asked.find(({ path }) => path === "/api/offered-times")?.body).toMatchObject({
+      minutes: 135,
+      days: 7,
+    });
+    fireEvent.press(screen.getByTestId("book-visit"));
+    expect(useSync.getState().pending.at(-1)).toMatchObject({
+      kind: "visit",
+      command: { type: "bookVisit", mechanicId: "tomas", startsAt: offer.startsAt, endsAt: offer.endsAt },
+    });
+  });
+  it("can be picked by day where the best times cannot be had", async () => {
+    fakeServer({ "POST /api/offered-times": "down", "GET /api/day": { body: { date: "2026-11-23", visits: [] } } });
+    show(<VisitsSection view={view({})} business={BUSINESS} isUnsent={false} />);
+    expect(
+      await screen.findByText(/The best times need the server; a day and a time can be picked below/),
+    ).toBeTruthy();
+    fireEvent.press(screen.getByRole("radio", { name: "Tomorrow" }));
+    expect(screen.getByRole("radio", { name: "Tomas Quill" })).toBeTruthy();
+  });
+  it("say when nobody has the time", async () => {
+    fakeServer({});
+    show(<VisitsSection view={view({})} business={BUSINESS} isUnsent={false} />);
+    expect(await screen.findByText(/Nobody who can do it has so much time/)).toBeTruthy();
   });
 });
 

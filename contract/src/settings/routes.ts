@@ -13,6 +13,7 @@ import {
   newcomerQuestion,
   newcomerSettings,
   ownersInterval,
+  crewMember,
   personPay,
   wholeOf,
 } from "@mechanon/core";
@@ -66,6 +67,11 @@ const concernsBody = z.strictObject({
 const laborBody = z.strictObject({ version, labor: itemChanges(laborSettings, wholeOf, 1) });
 
 const payBody = z.strictObject({ version, pay: itemChanges(personPay, ({ personId }) => personId, LIST_LIMITS.pay) });
+
+const crewBody = z.strictObject({
+  version,
+  crew: itemChanges(crewMember, ({ personId }) => personId, LIST_LIMITS.crew),
+});
 
 const intervalsBody = z.strictObject({
   version,
@@ -277,6 +283,15 @@ export const settingsRoutes = {
     summary: "Change how people are paid for labor; for who may see cost",
     body: payBody,
     answer: z.object({ pay: z.array(personPay) }),
+  }),
+  changeCrew: route({
+    method: "patch",
+    path: "/api/business/crew",
+    area: "settings",
+    right: "settings",
+    summary: "Change when mechanics drive, and what they can do",
+    body: crewBody,
+    answer: z.object({ crew: z.array(crewMember) }),
   }),
   changeReceiptLinks: route({
     method: "patch",

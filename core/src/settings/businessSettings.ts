@@ -3,6 +3,7 @@ import { concernGap, concernPhrase } from "../concerns/phrase";
 import { newcomerSettings } from "../customers/newcomers";
 import { inspectionPoint } from "../inspection/point";
 import { knownStreet } from "../places/knownStreet";
+import { crewMember } from "../schedule/crewMember";
 import { moneyRules } from "../quoting/moneyRules";
 import { ownersInterval } from "../servicing/ownersInterval";
 
@@ -14,9 +15,10 @@ const listVersions = z.object({
   newcomers: version,
   labor: version,
   pay: version,
+  crew: version,
 });
 export type ListName = keyof z.infer<typeof listVersions>;
-const FIRST_VERSIONS = { concerns: 1, intervals: 1, newcomers: 1, labor: 1, pay: 1 };
+const FIRST_VERSIONS = { concerns: 1, intervals: 1, newcomers: 1, labor: 1, pay: 1, crew: 1 };
 
 const RECEIPT_LINK_MONTHS = 18;
 
@@ -35,17 +37,19 @@ export const businessSettings = z.object({
   newcomers: newcomerSettings,
   visitMinutes: z.array(z.number().int().positive()),
   regions: z.array(z.string()),
+  /** When mechanics drive, and what they can do; who is not there does as usual. */
+  crew: z.array(crewMember).default([]),
   /** How long a receipt can be opened by the link it was sent with. */
   receiptLinkMonths: z.number().int().positive().default(RECEIPT_LINK_MONTHS),
 });
 export type BusinessSettings = z.infer<typeof businessSettings>;
 
-type Newer = "versions" | "receiptLinkMonths";
+type Newer = "versions" | "receiptLinkMonths" | "crew";
 type Stored = Omit<BusinessSettings, Newer> &
-  Partial<Pick<BusinessSettings, "receiptLinkMonths">> & { versions?: Partial<BusinessSettings["versions"]> };
+  Partial<Pick<BusinessSettings, "receiptLinkMonths" | "crew">> & { versions?: Partial<BusinessSettings["versions"]> };
 
 /** Settings as they were stored, brought forward: a list that had no version yet is at its first. */
 export function upgradeSettings(stored: Stored): BusinessSettings {
-  const { versions = {}, receiptLinkMonths = RECEIPT_LINK_MONTHS } = stored;
-  return { ...stored, versions: { ...FIRST_VERSIONS, ...versions }, receiptLinkMonths };
+  const { versions = {}, receiptLinkMonths = RECEIPT_LINK_MONTHS, crew = [] } = stored;
+  return { ...stored, versions: { ...FIRST_VERSIONS, ...versions }, receiptLinkMonths, crew };
 }

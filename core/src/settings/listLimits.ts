@@ -6,4 +6,5 @@ export const LIST_LIMITS = {
   questions: 20,
   libraryJobs: 2000,
   pay: 200,
+  crew: 200,
 } as const;

@@ -42,7 +42,8 @@ export const LIBRARY: LibraryJob[] = [
   },
 ].map((job) => libraryJob.parse(job));
 export const SETTINGS: BusinessSettings = {
-  versions: { concerns: 3, intervals: 1, newcomers: 1, labor: 1, pay: 1 },
+  versions: { concerns: 3, intervals: 1, newcomers: 1, labor: 1, pay: 1, crew: 1 },
+  crew: [],
   receiptLinkMonths: 18,
   phone: "",
   home: { street: "", latitude: 0, longitude: 0 },

@@ -118,6 +118,10 @@ const ASKS: Record<Name, (ids: Ids) => { id?: string; path?: string; query?: str
   changeConcerns: () => ({ body: { version: 1, concerns: [], concernGaps: [] } }),
   keepPhrase: () => ({ body: { id: uuid(), text: "hums at dusk", kind: "fault", area: "Noise" } }),
   changeIntervals: () => ({ body: { version: 1, intervals: [] } }),
+  changeCrew: () => ({ body: { version: 1, crew: [] } }),
+  offeredTimes: () => ({
+    body: { place: { latitude: null, longitude: null }, minutes: 60, mechanicId: null, movesVisitId: null, days: 7 },
+  }),
   changePay: () => ({ body: { version: 1, pay: [] } }),
   changeLabor: () => ({ body: { version: 1, labor: [] } }),
   changeReceiptLinks: () => ({ body: { months: 18 } }),

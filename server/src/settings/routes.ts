@@ -11,6 +11,7 @@ import { libraryUsage } from "./libraryUsage";
 import { newcomerReport } from "./newcomerReport";
 import {
   changeConcerns,
+  changeCrew,
   changeIntervals,
   changeLabor,
   changeNewcomers,
@@ -76,6 +77,7 @@ export function settingsRoutes(mounting: Mounting, { config, db, rules }: Deps):
   mounting.route(routes.changeIntervals, ({ scope, body }) => changeIntervals(db, scope.businessId, body));
   mounting.route(routes.changeLabor, ({ scope, body }) => changeLabor(db, scope.businessId, body));
   mounting.route(routes.changePay, ({ scope, body }) => changePay(db, scope, body));
+  mounting.route(routes.changeCrew, ({ scope, body }) => changeCrew(db, scope.businessId, body));
   mounting.route(routes.changeReceiptLinks, ({ scope, body }) => changeReceiptLinks(db, scope.businessId, body.months));
   mounting.route(routes.newcomerReport, ({ scope }) => {
     return newcomerReport(db, scope.businessId, new Date());

@@ -11,6 +11,7 @@ import {
   type ConcernPhrase,
   type ItemChange,
   type KeyOf,
+  type CrewMember,
   type LaborSettings,
   type ListName,
   type NewcomerSettings,
@@ -99,6 +100,27 @@ export async function changePay(
     };
   });
   return { pay: rules.pay ?? [] };
+}
+
+/**
+ * Changes when mechanics drive and what they can do, person by person.
+ * @throws {AppError} as `changeConcerns`.
+ */
+export async function changeCrew(
+  db: Sequelize,
+  businessId: string,
+  { version, crew: changes }: BodyOf<typeof routes.changeCrew>,
+): Promise<{ crew: CrewMember[] }> {
+  const { crew } = await changeList(db, businessId, "crew", (settings) => ({
+    crew: changed(
+      settings.crew,
+      changes,
+      ({ personId }) => personId,
+      version === settings.versions.crew,
+      LIST_LIMITS.crew,
+    ),
+  }));
+  return { crew };
 }
 
 /**

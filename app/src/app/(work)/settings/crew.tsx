@@ -1,0 +1,1 @@
+export { CrewSettings as default } from "../../../settings/CrewSettings";

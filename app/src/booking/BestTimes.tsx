@@ -1,0 +1,107 @@
+import { useQuery } from "@tanstack/react-query";
+import { StyleSheet, View } from "react-native";
+import { showDay, showTime, type Spot, type TimeOffer } from "@mechanon/core";
+import { routes } from "@mechanon/contract";
+import { call } from "../api/call";
+import { errorWords } from "../api/problem";
+import { useToday } from "../day/useDay";
+import type { Business } from "../session/useSession";
+import { Notice } from "../ui/Notice";
+import { Press } from "../ui/Press";
+import { useColors } from "../ui/face";
+import { SPACE } from "../ui/theme";
+import { WaitingRows } from "../ui/WaitingRows";
+import { Words } from "../ui/Words";
+import { offerWords } from "./offerWords";
+
+const DAYS_AHEAD = 7;
+const SHOWN = 3;
+const KEPT_MS = 20_000;
+
+/** What a time is looked for. */
+export interface VisitAsked {
+  place: Spot;
+  skills: readonly string[];
+  /** A visit that is to be moved. */
+  movesVisitId: string | null;
+}
+
+interface BestTimesProps extends VisitAsked {
+  business: Business;
+  minutes: number;
+  /** The start that is picked. */
+  value: string | null;
+  onPick: (offer: TimeOffer) => void;
+}
+
+/** The best times of the coming week, each with what it costs on the road: one tap picks one. */
+export function BestTimes({ business, place, skills, movesVisitId, minutes, value, onPick }: BestTimesProps) {
+  const colors = useColors();
+  const today = useToday();
+  const { latitude, longitude } = place;
+  const body = {
+    place: { latitude, longitude },
+    minutes,
+    skills: [...skills],
+    mechanicId: null,
+    movesVisitId,
+    days: DAYS_AHEAD,
+  };
+  const { data, error, refetch } = useQuery({
+    queryKey: ["offeredTimes", body],
+    queryFn: () => call(routes.offeredTimes, { body }),
+    staleTime: KEPT_MS,
+    retry: false,
+    networkMode: "always",
+  });
+  if (error)
+    return (
+      <Notice
+        kind="note"
+        text={`${errorWords(error)} The best times need the server; a day and a time can be picked below.`}
+        action={{ label: "Try again", onPress: () => void refetch() }}
+      />
+    );
+  if (!data) return <WaitingRows label="Looking for the best times" rows={2} />;
+  if (data.offers.length === 0)
+    return <Notice kind="note" text="Nobody who can do it has so much time in the coming week. Pick a day below." />;
+  return (
+    <View style={styles.list}>
+      <Words size="small" tone="muted" figures>
+        {`Best for ${minutes} min`}
+      </Words>
+      <View role="radiogroup" aria-label="Best times" testID="best-times">
+        {data.offers.slice(0, SHOWN).map((offer) => {
+          const isChosen = offer.startsAt === value;
+          const when = `${showDay(offer.date, today)}, ${showTime(offer.startsAt, business.timeZone)}`;
+          const what = offerWords(offer, business);
+          return (
+            <Press
+              key={`${offer.mechanicId} ${offer.startsAt}`}
+              role="radio"
+              label={`${when}, ${what}`}
+              aria-checked={isChosen}
+              onPress={() => onPick(offer)}
+              style={[
+                styles.offer,
+                { borderColor: isChosen ? colors.petrol : colors.hairline, borderLeftWidth: isChosen ? 6 : 1 },
+              ]}
+            >
+              <Words strong figures tone={isChosen ? "petrol" : "ink"}>
+                {when}
+              </Words>
+              <Words size="small" tone="muted" figures>
+                {what}
+              </Words>
+            </Press>
+          );
+        })}
+      </View>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  list: { gap: SPACE.xs },
+  offer: { borderWidth: 1, padding: SPACE.s, marginBottom: SPACE.xs, borderRadius: 4 },
+});

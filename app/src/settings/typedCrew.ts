@@ -1,0 +1,91 @@
+import { readTimeOfDay, showTimeOfDay, usualCrewMember, type BusinessSettings, type CrewMember } from "@mechanon/core";
+import type { BusinessView } from "@mechanon/contract";
+import { z } from "zod";
+import { begunFrom } from "./begunFrom";
+
+export const WEEKDAYS = ["Monday", "Tuesday", "Wednesday", "Thursday", "Friday", "Saturday", "Sunday"] as const;
+
+const typedDay = z.object({ works: z.boolean(), from: z.string(), until: z.string() });
+const typedMember = z.object({
+  personId: z.string(),
+  name: z.string(),
+  /** Monday first. */
+  days: z.array(typedDay),
+  pauseFrom: z.string(),
+  pauseUntil: z.string(),
+  off: z.array(z.object({ from: z.string(), to: z.string() })),
+  skills: z.string(),
+});
+
+/** When mechanics drive, as it is typed. */
+export const typedCrew = z.object({ base: begunFrom, people: z.array(typedMember) });
+export type TypedCrew = z.input<typeof typedCrew>;
+
+const TIME = "a time like 7:30 or 19:00";
+const isDate = (typed: string): boolean => z.iso.date().safeParse(typed.trim()).success;
+
+/** What was typed, read. */
+export const readCrew = z.object({
+  base: begunFrom,
+  people: z.array(
+    typedMember.transform(({ personId, days, pauseFrom, pauseUntil, off, skills }, context): CrewMember => {
+      const fault = (path: (string | number)[], message: string): void =>
+        context.addIssue({ code: "custom", path, message });
+      const span = (from: string, until: string, path: (string | number)[], names: [string, string]) => {
+        const [fromMinute, untilMinute] = [readTimeOfDay(from), readTimeOfDay(until)];
+        if (fromMinute === null) fault([...path, names[0]], TIME);
+        if (untilMinute === null) fault([...path, names[1]], TIME);
+        if (fromMinute !== null && untilMinute !== null && untilMinute <= fromMinute)
+          fault([...path, names[1]], "the end comes before the beginning");
+        return { fromMinute: fromMinute ?? 0, untilMinute: untilMinute ?? 0 };
+      };
+      const hours = days.flatMap(({ works, from, until }, index) =>
+        works ? [{ weekday: index + 1, ...span(from, until, ["days", index], ["from", "until"]) }] : [],
+      );
+      const hasPause = pauseFrom.trim() !== "" || pauseUntil.trim() !== "";
+      const pause = hasPause ? span(pauseFrom, pauseUntil, [], ["pauseFrom", "pauseUntil"]) : null;
+      off.forEach(({ from, to }, index) => {
+        if (!isDate(from)) fault(["off", index, "from"], "a day like 2026-12-24");
+        if (!isDate(to)) fault(["off", index, "to"], "a day like 2026-12-24");
+        else if (isDate(from) && to.trim() < from.trim()) fault(["off", index, "to"], "it ends before it begins");
+      });
+      return {
+        personId,
+        hours,
+        pause,
+        off: off.map(({ from, to }) => ({ from: from.trim(), to: to.trim() })),
+        skills: skills.split(",").flatMap((skill) => (skill.trim() === "" ? [] : [skill.trim()])),
+      };
+    }),
+  ),
+});
+
+/** When mechanics drive, as it would be typed; who is not in the list does as usual. */
+export function typedCrewOf(base: BusinessSettings, people: BusinessView["people"]): TypedCrew {
+  return {
+    base,
+    people: people
+      .filter(({ id, isMechanic }) => isMechanic || base.crew.some(({ personId }) => personId === id))
+      .map(({ id, name }) => {
+        const member = base.crew.find(({ personId }) => personId === id) ?? usualCrewMember(id);
+        const usual = usualCrewMember(id).hours;
+        return {
+          personId: id,
+          name,
+          days: WEEKDAYS.map((_, index) => {
+            const own = member.hours.find(({ weekday }) => weekday === index + 1);
+            const shown = own ?? usual[index];
+            return {
+              works: own !== undefined,
+              from: showTimeOfDay(shown?.fromMinute ?? 0),
+              until: showTimeOfDay(shown?.untilMinute ?? 0),
+            };
+          }),
+          pauseFrom: member.pause ? showTimeOfDay(member.pause.fromMinute) : "",
+          pauseUntil: member.pause ? showTimeOfDay(member.pause.untilMinute) : "",
+          off: member.off.map((each) => ({ ...each })),
+          skills: member.skills.join(", "),
+        };
+      }),
+  };
+}

@@ -1,0 +1,63 @@
+import { dequal } from "dequal";
+import { z } from "zod";
+
+const MOST_OFF = 100;
+const minute = z
+  .number()
+  .int()
+  .min(0)
+  .max(24 * 60);
+const span = { fromMinute: minute, untilMinute: minute };
+
+/** When a mechanic drives, and what they can do; wall-clock times of the business. */
+export const crewMember = z.strictObject({
+  personId: z.string().min(1).max(60),
+  /** 1 Monday to 7 Sunday, each once; a day that is not there is free. */
+  hours: z
+    .array(z.strictObject({ weekday: z.number().int().min(1).max(7), ...span }))
+    .max(7)
+    .refine((days) => new Set(days.map(({ weekday }) => weekday)).size === days.length, "a weekday is there twice")
+    .refine((days) => days.every(isForward), "a day ends before it begins"),
+  /** On every day of work; null: none. */
+  pause: z.strictObject(span).refine(isForward, "the break ends before it begins").nullable(),
+  /** Days off, the first and the last of them. */
+  off: z
+    .array(
+      z.strictObject({ from: z.iso.date(), to: z.iso.date() }).refine(({ from, to }) => from <= to, "it ends first"),
+    )
+    .max(MOST_OFF),
+  /** As the jobs of the library ask for them. */
+  skills: z.array(z.string().trim().min(1).max(60)).max(40),
+});
+export type CrewMember = z.infer<typeof crewMember>;
+
+function isForward({ fromMinute, untilMinute }: { fromMinute: number; untilMinute: number }): boolean {
+  return fromMinute < untilMinute;
+}
+
+const EVERY_DAY = [1, 2, 3, 4, 5, 6, 7];
+const USUAL = { fromMinute: 7 * 60, untilMinute: 18 * 60 };
+
+/** Of whom nothing was said: every day from seven to six, and whatever there is to do. */
+export function usualCrewMember(personId: string): CrewMember {
+  const hours = EVERY_DAY.map((weekday) => ({ weekday, ...USUAL }));
+  return { personId, hours, pause: null, off: [], skills: [] };
+}
+
+/** Whether somebody does as whoever nothing was said of. */
+export function isUsualCrewMember(member: CrewMember): boolean {
+  return dequal(member, usualCrewMember(member.personId));
+}
+
+/** Hours of a mechanic on a day, in minutes from midnight; null: they are off. */
+export function hoursOn({ hours, off }: CrewMember, date: string, weekday: number): typeof USUAL | null {
+  if (off.some(({ from, to }) => from <= date && date <= to)) return null;
+  return hours.find((each) => each.weekday === weekday) ?? null;
+}
+
+/** Whether somebody can do what jobs ask for; of whom no skill was said, everything. */
+export function canDo({ skills }: Pick<CrewMember, "skills">, wanted: readonly string[]): boolean {
+  if (skills.length === 0) return true;
+  const known = new Set(skills.map((skill) => skill.toLowerCase()));
+  return wanted.every((skill) => known.has(skill.toLowerCase()));
+}
