@@ -2,7 +2,15 @@ import { execFileSync } from "node:child_process";
 import { readFileSync } from "node:fs";
 import { join } from "node:path";
 import { brotliCompressSync } from "node:zlib";
-import { priceWorkOrder } from "@mechanon/core";
+import {
+  driveMinutes,
+  offerTimes,
+  priceWorkOrder,
+  usualCrewMember,
+  type DaysAround,
+  type Spot,
+  type VisitState,
+} from "@mechanon/core";
 import { decodeVin, expectedCheckDigit, readVinTable } from "@mechanon/core/vin";
 import { VIN_TABLE_FILE } from "./vinTableFile";
 
@@ -14,7 +22,7 @@ interface Figure {
   runs: number;
 }
 
-const BENCHES: Record<string, () => Figure[]> = { vin: benchVin, price: benchPrice };
+const BENCHES: Record<string, () => Figure[]> = { vin: benchVin, price: benchPrice, slots: benchSlots };
 
 /** Size of the VIN data, opening it in a fresh process, and decoding. */
 function benchVin(): Figure[] {
@@ -81,6 +89,45 @@ function benchPrice(): Figure[] {
   const work = (): unknown =>
     priceWorkOrder({ rules: { pricing, laborRateCents: 0, wageCents: null }, jobs: [job], taxExempt: false }, "all");
   return [{ figure: "price 60 lines", unit: "ms", ...summary(Array.from({ length: 500 }, () => timed(work))) }];
+}
+
+/** Times for a visit among five vans of two weeks with eight visits a day. */
+function benchSlots(): Figure[] {
+  const [vans, days, perDay] = [5, 14, 8];
+  const now = "2026-11-23T13:00:00.000Z";
+  const spot = (index: number): Spot => ({ latitude: 48 + (index % 37) / 400, longitude: -122.6 + (index % 41) / 400 });
+  const visits = Array.from({ length: vans * days * perDay }, (_, index): VisitState => {
+    const [van, day, place] = [index % vans, Math.floor(index / vans / perDay), Math.floor(index / vans) % perDay];
+    const startsAt = new Date(Date.parse(now) + (day * 24 + 2 + place * 1.25) * 3_600_000).toISOString();
+    return {
+      version: 2,
+      id: `v${index}`,
+      workOrderIds: ["w"],
+      mechanicId: `m${van}`,
+      place: { street: "", town: "", region: "", postcode: "", ...spot(index) },
+      startsAt,
+      endsAt: new Date(Date.parse(startsAt) + 40 * 60_000).toISOString(),
+      overlapAllowed: false,
+      note: "",
+      bookedAt: now,
+      setOffAt: null,
+      arrivedAt: null,
+      leftAt: null,
+      cancelledAt: null,
+    };
+  });
+  const around: DaysAround = {
+    now,
+    zone: "America/Los_Angeles",
+    days,
+    crew: Array.from({ length: vans }, (_, van) => usualCrewMember(`m${van}`)),
+    home: spot(0),
+    visits,
+    travel: (from, to) => driveMinutes(from, to) ?? 0,
+  };
+  const wanted = { place: spot(9), minutes: 30, skills: [], mechanicId: null, movesVisitId: null };
+  const work = (): unknown => offerTimes(wanted, around);
+  return [{ figure: "560 visits", unit: "ms", ...summary(Array.from({ length: 100 }, () => timed(work))) }];
 }
 
 function timed(work: () => unknown): number {

@@ -1,4 +1,4 @@
-import { type Driver, WIDE } from "./driver";
+import { type Driver, PHONE, WIDE } from "./driver";
 import { checked, openWorld } from "./world";
 
 const world = openWorld();
@@ -17,7 +17,7 @@ describe("a price asked on the phone", () => {
     await driver.tap(page.getByRole("link", { name: "New", exact: true }));
     await driver.type("What is wrong, in their words", "squeaks when it rains");
     await driver.button(/Add “squeaks when it rains”/);
-    await driver.tap(page.getByRole("radio", { name: "VIN" }));
+    await driver.tap(page.getByRole("radio", { name: "VIN", exact: true }));
     await driver.type("VIN", "1N4AL3AP1FC2O7731");
     await page.getByText(/Character 13 is "O"/).waitFor();
     await checked(driver, "vin-misread");
@@ -53,6 +53,43 @@ describe("a price asked on the phone", () => {
     await driver.tap(page.getByTestId("book-visit"));
     await page.getByText("Saved", { exact: true }).waitFor();
     await page.getByTestId("section-visits").getByText("Booked", { exact: true }).waitFor();
+    await driver.close();
+  });
+
+  it.each([
+    { viewport: PHONE, name: "Sunniva Achterberg" },
+    { viewport: WIDE, name: "Oskar Nwosu" },
+  ])("is booked at the best time with two taps and moved with three on a $viewport.name screen", async (on) => {
+    const driver = await world.signedIn(on.viewport);
+    const { page } = driver;
+    await driver.tap(page.getByRole("link", { name: "New", exact: true }));
+    await driver.type("Name or business", on.name);
+    await driver.tap(page.getByRole("button", { name: new RegExp(on.name) }).first());
+    await driver.tap(page.getByTestId("save-work"));
+    await page.getByRole("heading", { name: on.name, level: 1 }).waitFor();
+    const best = page.getByTestId("best-times").getByRole("radio");
+    await best.first().waitFor();
+    await checked(driver, "best-times");
+    let before = driver.taps;
+    await driver.tap(best.first());
+    await driver.tap(page.getByTestId("book-visit"));
+    const visits = page.getByTestId("section-visits");
+    await best.first().waitFor({ state: "detached" });
+    await page.getByText("Saved", { exact: true }).waitFor();
+    const booked = driver.taps - before;
+    // On a phone what comes next is unfolded, and the visits are folded.
+    if (!(await visits.getByText("Booked", { exact: true }).isVisible()))
+      await driver.tap(visits.getByRole("button").first());
+    await visits.getByText("Booked", { exact: true }).waitFor();
+    before = driver.taps;
+    await driver.button("Move");
+    await driver.tap(best.nth(1));
+    await driver.button(/^Move to /);
+    await page.getByText("Saved", { exact: true }).waitFor();
+    await best.first().waitFor({ state: "detached" });
+    const moved = driver.taps - before;
+    process.stdout.write(`taps ${on.viewport.name}, booked at the best time: ${booked}; moved: ${moved}\n`);
+    expect([booked, moved]).toEqual([2, 3]);
     await driver.close();
   });
 

@@ -3,7 +3,7 @@ import { StyleSheet, View } from "react-native";
 import { showDay, showTime, type Spot, type TimeOffer } from "@mechanon/core";
 import { routes } from "@mechanon/contract";
 import { call } from "../api/call";
-import { errorWords } from "../api/problem";
+import { Unreachable, errorWords } from "../api/problem";
 import { useToday } from "../day/useDay";
 import type { Business } from "../session/useSession";
 import { Notice } from "../ui/Notice";
@@ -35,7 +35,16 @@ interface BestTimesProps extends VisitAsked {
 }
 
 /** The best times of the coming week, each with what it costs on the road: one tap picks one. */
-export function BestTimes({ business, place, skills, movesVisitId, minutes, value, onPick }: BestTimesProps) {
+export function BestTimes(props: BestTimesProps) {
+  // Its room is kept while it is looked for: what stands below does not move.
+  return (
+    <View style={styles.room}>
+      <Offers {...props} />
+    </View>
+  );
+}
+
+function Offers({ business, place, skills, movesVisitId, minutes, value, onPick }: BestTimesProps) {
   const colors = useColors();
   const today = useToday();
   const { latitude, longitude } = place;
@@ -58,7 +67,7 @@ export function BestTimes({ business, place, skills, movesVisitId, minutes, valu
     return (
       <Notice
         kind="note"
-        text={`${errorWords(error)} The best times need the server; a day and a time can be picked below.`}
+        text={`${error instanceof Unreachable ? "" : `${errorWords(error)} `}The best times need a signal; a day and a time can be picked below.`}
         action={{ label: "Try again", onPress: () => void refetch() }}
       />
     );
@@ -68,7 +77,9 @@ export function BestTimes({ business, place, skills, movesVisitId, minutes, valu
   return (
     <View style={styles.list}>
       <Words size="small" tone="muted" figures>
-        {`Best for ${minutes} min`}
+        {latitude === null
+          ? `Best for ${minutes} min; without an address the drive is a guess`
+          : `Best for ${minutes} min`}
       </Words>
       <View role="radiogroup" aria-label="Best times" testID="best-times">
         {data.offers.slice(0, SHOWN).map((offer) => {
@@ -102,6 +113,7 @@ export function BestTimes({ business, place, skills, movesVisitId, minutes, valu
 }
 
 const styles = StyleSheet.create({
+  room: { minHeight: 200 },
   list: { gap: SPACE.xs },
   offer: { borderWidth: 1, padding: SPACE.s, marginBottom: SPACE.xs, borderRadius: 4 },
 });

@@ -1,4 +1,4 @@
-import { addDays, dayOf, inZone, instantAt } from "../dates/dates";
+import { calendarDays, dayAt, type CalendarDay } from "./calendarDays";
 import { visitStanding } from "../visits/standing";
 import type { VisitState } from "../visits/state";
 import { canDo, hoursOn, type CrewMember } from "./crewMember";
@@ -64,12 +64,16 @@ const LEAST_LEFT_MINUTES = 15;
  */
 export function offerTimes(wanted: TimeWanted, around: DaysAround): TimeOffer[] {
   const { now, zone, crew } = around;
-  const today = dayOf(now, zone);
+  const calendar = calendarDays(now, zone, around.days);
   const able = crew.filter(
     (member) => canDo(member, wanted.skills) && (wanted.mechanicId === null || wanted.mechanicId === member.personId),
   );
-  const days = Array.from({ length: around.days }, (_, index) => addDays(today, index)).flatMap((date) =>
-    able.flatMap((member) => dayOfVan(member, date, wanted, around) ?? []),
+  const booked = visitsByDay(around, calendar, wanted.movesVisitId);
+  const days = calendar.flatMap((day) =>
+    able.flatMap((member) => {
+      const visits = booked.get(dayKey(day.date, member.personId)) ?? [];
+      return dayOfVan(member, day, visits, wanted, around) ?? [];
+    }),
   );
   const visit = { minutes: wanted.minutes, from: null, to: null };
   const byId = new Map(days.map((day) => [day.planned.id, day]));
@@ -94,35 +98,50 @@ export function offerTimes(wanted: TimeWanted, around: DaysAround): TimeOffer[] 
   });
 }
 
+const dayKey = (date: string, personId: string): string => `${date} ${personId}`;
+
+/** What stands on each day of each mechanic. */
+function visitsByDay(
+  { visits }: DaysAround,
+  calendar: readonly CalendarDay[],
+  movesVisitId: string | null,
+): Map<string, VisitState[]> {
+  const byDay = new Map<string, VisitState[]>();
+  for (const visit of visits) {
+    const day = dayAt(calendar, visit.startsAt);
+    if (!day || visit.id === movesVisitId || visitStanding(visit) === "cancelled") continue;
+    const key = dayKey(day.date, visit.mechanicId);
+    const there = byDay.get(key);
+    if (there) there.push(visit);
+    else byDay.set(key, [visit]);
+  }
+  return byDay;
+}
+
 interface DayOfVan {
   planned: PlannedDay;
   mechanicId: string;
   date: string;
-  /** Of the zone, in milliseconds: minutes are counted from it, whatever the clock does at night. */
+  /** Milliseconds; minutes are counted from it. */
   midnight: number;
 }
 
 /** A day of a mechanic as it is planned; null: they are off, or it is over. */
-function dayOfVan(member: CrewMember, date: string, wanted: TimeWanted, around: DaysAround): DayOfVan | null {
-  const { now, zone, home, travel } = around;
-  const hours = hoursOn(member, date, inZone(`${date}T12:00:00.000Z`, "utc").weekday);
+function dayOfVan(
+  member: CrewMember,
+  { date, weekday, midnight, minuteOf, onClock }: CalendarDay,
+  visits: readonly VisitState[],
+  wanted: TimeWanted,
+  around: DaysAround,
+): DayOfVan | null {
+  const { now, home, travel } = around;
+  const hours = hoursOn(member, date, weekday);
   if (!hours) return null;
-  const midnight = Date.parse(instantAt(date, 0, zone));
-  const minuteOf = (instant: string): number => Math.round((Date.parse(instant) - midnight) / 60_000);
-  const onClock = (minute: number): number => minuteOf(instantAt(date, minute, zone));
-  const mine = around.visits
-    .filter(
-      (visit) =>
-        visit.mechanicId === member.personId &&
-        visit.id !== wanted.movesVisitId &&
-        visitStanding(visit) !== "cancelled" &&
-        dayOf(visit.startsAt, zone) === date,
-    )
-    .sort((one, other) => (one.startsAt < other.startsAt ? -1 : 1));
-  const isToday = date === dayOf(now, zone);
-  const leaveAt = Math.max(onClock(hours.fromMinute), isToday ? minuteOf(now) : 0);
+  // Of a day to come nothing is over yet.
+  const leaveAt = Math.max(onClock(hours.fromMinute), minuteOf(now));
   const backBy = onClock(hours.untilMinute);
   if (leaveAt >= backBy) return null;
+  const mine = [...visits].sort((one, other) => (one.startsAt < other.startsAt ? -1 : 1));
   const over = mine.filter((visit) => visitStanding(visit) === "over");
   const start = over.at(-1)?.place ?? home;
   const nodes = mine
@@ -136,7 +155,7 @@ function dayOfVan(member: CrewMember, date: string, wanted: TimeWanted, around: 
   const places = [start, ...all.map(({ place }) => place), home, wanted.place];
   return {
     planned: {
-      id: `${date} ${member.personId}`,
+      id: dayKey(date, member.personId),
       leaveAt,
       backBy,
       stops: all.map(({ stop }) => stop),
