@@ -501,9 +501,7 @@ describe("visits", () => {
   it("can be picked by day where the best times cannot be had", async () => {
     fakeServer({ "POST /api/offered-times": "down", "GET /api/day": { body: { date: "2026-11-23", visits: [] } } });
     show(<VisitsSection view={view({})} business={BUSINESS} isUnsent={false} />);
-    expect(
-      await screen.findByText(/^The best times need a signal; a day and a time can be picked below/),
-    ).toBeTruthy();
+    expect(await screen.findByText(/^The best times need a signal; a day and a time can be picked below/)).toBeTruthy();
     fireEvent.press(screen.getByRole("radio", { name: "Tomorrow" }));
     expect(screen.getByRole("radio", { name: "Tomas Quill" })).toBeTruthy();
   });
