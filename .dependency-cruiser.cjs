@@ -19,7 +19,7 @@ module.exports = {
     only("app", ["contract", "core"]),
     only("demo", ["core"]),
     only("e2e", ["scripts"]),
-    only("scripts", ["core"]),
+    only("scripts", ["core", "demo"]),
     { name: "core-is-pure", severity: "error", from: { path: "^core/" }, to: { dependencyTypes: ["core"] } },
     {
       name: "core-has-no-interface",

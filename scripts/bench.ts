@@ -6,12 +6,15 @@ import {
   driveMinutes,
   offerTimes,
   priceWorkOrder,
+  readRoadNetwork,
+  roadTravel,
   usualCrewMember,
   type DaysAround,
   type Spot,
   type VisitState,
 } from "@mechanon/core";
 import { decodeVin, expectedCheckDigit, readVinTable } from "@mechanon/core/vin";
+import { ROADS_FILE } from "./roads/roadsFile";
 import { VIN_TABLE_FILE } from "./vinTableFile";
 
 interface Figure {
@@ -22,7 +25,12 @@ interface Figure {
   runs: number;
 }
 
-const BENCHES: Record<string, () => Figure[]> = { vin: benchVin, price: benchPrice, slots: benchSlots };
+const BENCHES: Record<string, () => Figure[]> = {
+  vin: benchVin,
+  price: benchPrice,
+  slots: benchSlots,
+  travel: benchTravel,
+};
 
 /** Size of the VIN data, opening it in a fresh process, and decoding. */
 function benchVin(): Figure[] {
@@ -128,6 +136,21 @@ function benchSlots(): Figure[] {
   const wanted = { place: spot(9), minutes: 30, skills: [], mechanicId: null, movesVisitId: null };
   const work = (): unknown => offerTimes(wanted, around);
   return [{ figure: "560 visits", unit: "ms", ...summary(Array.from({ length: 100 }, () => timed(work))) }];
+}
+
+/** Driving between thirty places of the region, its roads read before. */
+function benchTravel(): Figure[] {
+  const network = readRoadNetwork(JSON.parse(readFileSync(ROADS_FILE, "utf8")) as unknown);
+  const places = Array.from({ length: 30 }, (_, index): Spot => ({
+    latitude: 48 + ((index * 37) % 60) / 1000,
+    longitude: -122.65 + ((index * 53) % 75) / 1000,
+  }));
+  const work = (): unknown => {
+    const travel = roadTravel(network, 600, () => 0);
+    return places.map((from) => places.map((to) => travel(from, to)));
+  };
+  const figure = `30 places, ${network.roads.length} roads`;
+  return [{ figure, unit: "ms", ...summary(Array.from({ length: 50 }, () => timed(work))) }];
 }
 
 function timed(work: () => unknown): number {

@@ -16,7 +16,7 @@ const world = openWorld();
 async function newWork(driver: Driver, way?: "VIN" | "Year, model" | "Not listed"): Promise<void> {
   await driver.page.goto(`${world.servers.url}/new`);
   await driver.emptySheet();
-  if (way) await driver.tap(driver.page.getByRole("radio", { name: way }));
+  if (way) await driver.tap(driver.page.getByRole("radio", { name: way, exact: true }));
 }
 async function carId(driver: Driver, name: string): Promise<string> {
   return driver.page.evaluate(async (query) => {

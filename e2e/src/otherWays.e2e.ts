@@ -58,7 +58,7 @@ describe("a price asked on the phone", () => {
 
   it.each([
     { viewport: PHONE, name: "Sunniva Achterberg" },
-    { viewport: WIDE, name: "Oskar Nwosu" },
+    { viewport: WIDE, name: "Delphine Marsh" },
   ])("is booked at the best time with two taps and moved with three on a $viewport.name screen", async (on) => {
     const driver = await world.signedIn(on.viewport);
     const { page } = driver;

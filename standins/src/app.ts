@@ -5,6 +5,7 @@ import { Messenger } from "./messenger/messenger";
 import { objectStore } from "./objectStore/objectStore";
 import { phoneDirectory } from "./phoneDirectory/phoneDirectory";
 import { plateRegister } from "./plateRegister/plateRegister";
+import { addresses } from "./addresses/addresses";
 import { postcodes } from "./postcodes/postcodes";
 import { suppliers } from "./suppliers/suppliers";
 import { Switches } from "./switchboard/faults";
@@ -21,6 +22,7 @@ export function createStandins(): Express {
   app.use("/suppliers", faulty(switches, "supplier"), suppliers());
   app.use("/terminal", faulty(switches, "terminal"), cardTerminal());
   app.use("/directory", faulty(switches, "directory"), phoneDirectory());
+  app.use("/addresses", faulty(switches, "addresses"), addresses());
   app.use("/postcodes", faulty(switches, "postcodes"), postcodes());
   app.use("/specs", faulty(switches, "specs"), specSource());
   app.use("/recalls", faulty(switches, "recalls"), recallSource());

@@ -76,6 +76,7 @@ export function CallerForm({
         ref={street}
         business={business}
         street={draft.street}
+        isPlaced={draft.latitude !== null}
         onType={(typed) => change({ street: typed, latitude: null, longitude: null })}
         onPick={({ address, street: { name: _name, ...place } }) => {
           change({ ...place, street: address });

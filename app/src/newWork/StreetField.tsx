@@ -5,11 +5,14 @@ import { Button } from "../ui/Button";
 import { Field } from "../ui/Field";
 import { SPACE } from "../ui/theme";
 import { Words } from "../ui/Words";
-import { streetsLike, type StreetOffer } from "./streets";
+import { streetsLike, withFound, type StreetOffer } from "./streets";
+import { useAddresses } from "./useAddresses";
 
 export interface StreetFieldProps {
   business: Business;
   street: string;
+  /** Its point is known. */
+  isPlaced: boolean;
   onType: (street: string) => void;
   onPick: (offer: StreetOffer) => void;
   onNext?: () => void;
@@ -17,8 +20,11 @@ export interface StreetFieldProps {
 }
 
 /** Street and number; the streets of the area it may mean stand in a row of their own, whose room is always there. */
-export function StreetField({ business, street, onType, onPick, onNext, ref }: StreetFieldProps) {
-  const offers = streetsLike(street, business.settings.streets);
+export function StreetField({ business, street, isPlaced, onType, onPick, onNext, ref }: StreetFieldProps) {
+  const found = useAddresses(street);
+  const offers = withFound(streetsLike(street, business.settings.streets), found).filter(
+    ({ address }) => address.toLowerCase() !== street.trim().toLowerCase() || !isPlaced,
+  );
   return (
     <View style={styles.list}>
       <Field
@@ -45,7 +51,7 @@ export function StreetField({ business, street, onType, onPick, onNext, ref }: S
           ) : null}
           {offers.map((offer) => (
             <Button
-              key={offer.street.name}
+              key={`${offer.address}, ${offer.street.town}`}
               label={`${offer.address}, ${offer.street.town}`}
               onPress={() => onPick(offer)}
             />

@@ -115,6 +115,23 @@ it("begins with what is wanted: a job before caller and car, priced, which answe
   ]);
 });
 
+it("finds an address that is no street of the area, and books to the house", async () => {
+  const found = {
+    street: "18 Plover Way",
+    town: "Millrace",
+    region: "WA",
+    postcode: "98098",
+    latitude: 48.04,
+    longitude: -122.58,
+  };
+  server({ "GET /api/addresses": { body: { addresses: [found] } } });
+  show(<NewWork />);
+  fireEvent.changeText(screen.getByLabelText("Street and number"), "18 Pluver Way");
+  fireEvent.press(await screen.findByRole("button", { name: "18 Plover Way, Millrace" }));
+  expect(useDraft.getState().draft).toMatchObject({ ...found, postcode: "98098" });
+  await waitFor(() => expect(screen.queryByRole("button", { name: "18 Plover Way, Millrace" })).toBeNull());
+});
+
 it("does not save wanted work that is not there any more, and says which", () => {
   server();
   const gone = { id: "w", kind: "library" as const, libraryJobId: "gone", positions: [], variantId: null };

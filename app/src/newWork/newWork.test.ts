@@ -7,7 +7,7 @@ import { draftConcerns } from "./draftConcerns";
 import KEPT_V3 from "../testing/kept/draft.v3.json";
 import KEPT_V4 from "../testing/kept/draft.v4.json";
 import { upgradeDraft } from "./upgradeDraft";
-import { streetsLike } from "./streets";
+import { streetsLike, withFound } from "./streets";
 
 const ZONE = "America/Los_Angeles";
 const visit = (startsAt: string, endsAt: string): DayVisit => ({
@@ -58,6 +58,16 @@ describe("streets", () => {
     expect(streetsLike("h", SETTINGS_SAMPLE.streets)).toEqual([]);
     expect(streetsLike("7 Heron Landing", SETTINGS_SAMPLE.streets)).toEqual([]);
   });
+});
+
+it("an address that was found has the point of the house, and stands once", () => {
+  const near = streetsLike("18 her", SETTINGS_SAMPLE.streets);
+  const [offer] = near;
+  if (!offer) throw new Error("no street");
+  const found = { address: "18 Heron Landing", street: { ...offer.street, latitude: 48.5 } };
+  const other = { address: "18 Herring Way", street: { ...offer.street, name: "Herring Way" } };
+  expect(withFound(near, [])).toEqual(near);
+  expect(withFound(near, [found, other])).toEqual([found, other]);
 });
 
 describe("a draft", () => {

@@ -26,3 +26,12 @@ export function streetsLike(typed: string, streets: readonly Street[]): StreetOf
     .slice(0, MOST_SHOWN)
     .map((street) => ({ address: `${number} ${street.name}`.trim(), street }));
 }
+
+/** Offers of the area with those that were found, each address once: what was found has the point of the house. */
+export function withFound(near: readonly StreetOffer[], found: readonly StreetOffer[]): StreetOffer[] {
+  const keyOf = ({ address, street }: StreetOffer): string => `${address}, ${street.town}`.toLowerCase();
+  const known = new Map(found.map((offer) => [keyOf(offer), offer]));
+  const first = near.map((offer) => known.get(keyOf(offer)) ?? offer);
+  const keys = new Set(first.map(keyOf));
+  return [...first, ...found.filter((offer) => !keys.has(keyOf(offer)))].slice(0, MOST_SHOWN);
+}

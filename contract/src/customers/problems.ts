@@ -10,4 +10,5 @@ export const CUSTOMER_PROBLEMS = {
   "merge/undone": 409,
   "directory/unreachable": 503,
   "postcode/unreachable": 503,
+  "address/unreachable": 503,
 } as const;

@@ -17,7 +17,26 @@ const timeOffer = z.object({
   addedMinutes: z.number().int(),
 });
 
+/** An address with its point. */
+const foundAddress = z.object({
+  street: z.string(),
+  town: z.string(),
+  region: z.string(),
+  postcode: z.string(),
+  latitude: z.number(),
+  longitude: z.number(),
+});
+
 export const scheduleRoutes = {
+  findAddresses: route({
+    method: "get",
+    path: "/api/addresses",
+    area: "schedule",
+    rate: { most: 1200, minutes: 60 },
+    summary: "Addresses that what was typed may mean, misspelled by a letter too",
+    query: z.object({ typed: textField(200).min(1) }),
+    answer: z.object({ addresses: z.array(foundAddress) }),
+  }),
   offeredTimes: route({
     method: "post",
     path: "/api/offered-times",

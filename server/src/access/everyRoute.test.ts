@@ -119,6 +119,7 @@ const ASKS: Record<Name, (ids: Ids) => { id?: string; path?: string; query?: str
   keepPhrase: () => ({ body: { id: uuid(), text: "hums at dusk", kind: "fault", area: "Noise" } }),
   changeIntervals: () => ({ body: { version: 1, intervals: [] } }),
   changeCrew: () => ({ body: { version: 1, crew: [] } }),
+  findAddresses: () => ({ query: "typed=18+Heron+Landing" }),
   offeredTimes: () => ({
     body: { place: { latitude: null, longitude: null }, minutes: 60, mechanicId: null, movesVisitId: null, days: 7 },
   }),

@@ -1,3 +1,5 @@
+import { httpAddresses } from "./addresses/httpAddresses";
+import type { Addresses } from "./addresses/port";
 import { httpCardTerminal } from "./cardTerminal/httpCardTerminal";
 import type { CardTerminal } from "./cardTerminal/port";
 import { OutsideHttp } from "./http";
@@ -25,6 +27,7 @@ export interface Outside {
   cardTerminal: CardTerminal;
   directory: PhoneDirectory;
   postcodes: Postcodes;
+  addresses: Addresses;
   specs: Specs;
   recalls: Recalls;
   serviceHistory: ServiceHistory;
@@ -40,6 +43,7 @@ export function connectOutside(baseUrl: string, timeoutMs: number): Outside {
     cardTerminal: httpCardTerminal(http, baseUrl),
     directory: httpPhoneDirectory(http, baseUrl),
     postcodes: httpPostcodes(http, baseUrl),
+    addresses: httpAddresses(http, baseUrl),
     specs: httpSpecs(http, baseUrl),
     recalls: httpRecalls(http, baseUrl),
     serviceHistory: httpServiceHistory(http, baseUrl),

@@ -1,13 +1,11 @@
 import {
   addDays,
   dayOf,
-  driveMinutes,
   instantAt,
   offerTimes,
   upgradeVisit,
   usualCrewMember,
   type BusinessSettings,
-  type Spot,
   type TimeOffer,
 } from "@mechanon/core";
 import type { routes } from "@mechanon/contract";
@@ -15,11 +13,10 @@ import type { Sequelize } from "sequelize";
 import type { z } from "zod";
 import { askPrepared } from "../db/askPrepared";
 import type { Scope } from "../scope";
+import { travelByRoad } from "./roads";
 
 /** More are nobody's to choose from. */
 const MOST_OFFERS = 60;
-/** Where nobody knows how far it is. */
-const USUAL_DRIVE_MINUTES = 15;
 
 const MECHANICS = "select id from people where business_id = $1 and is_mechanic order by name, id";
 const VISITS = `
@@ -48,11 +45,7 @@ export async function offeredTimes(
     crew,
     home: settings.home,
     visits: rows.map(({ state }) => upgradeVisit(state)),
-    travel,
+    travel: travelByRoad(),
   });
   return offers.slice(0, MOST_OFFERS);
-}
-
-function travel(from: Spot, to: Spot): number {
-  return driveMinutes(from, to) ?? USUAL_DRIVE_MINUTES;
 }

@@ -11,6 +11,7 @@ export const FAULTS = {
   history: ["none", "slow", "down"],
   directory: ["none", "slow", "down"],
   postcodes: ["none", "slow", "down"],
+  addresses: ["none", "slow", "down"],
   objects: ["none", "slow", "down"],
 } as const;
 export type Service = keyof typeof FAULTS;

@@ -1,0 +1,22 @@
+import { readFileSync } from "node:fs";
+import { join } from "node:path";
+import { driveMinutes, readRoadNetwork, roadTravel, type RoadNetwork, type Spot } from "@mechanon/core";
+
+const FILE = join(__dirname, "..", "..", "..", "demo", "roads", "region.geojson");
+/** Where nobody knows how far it is. */
+const USUAL_DRIVE_MINUTES = 15;
+/** The hours visits are driven to; for the few in the hours everybody drives it is a little short. */
+const LEAVE_AT_MINUTE = 10 * 60;
+
+let kept: RoadNetwork | undefined;
+
+/** The roads of the region that ships with the app; read once. */
+export function roads(): RoadNetwork {
+  kept ??= readRoadNetwork(JSON.parse(readFileSync(FILE, "utf8")) as unknown);
+  return kept;
+}
+
+/** Whole minutes of driving by the roads; far from them by a detour factor, to an unknown place a usual drive. */
+export function travelByRoad(): (from: Spot, to: Spot) => number {
+  return roadTravel(roads(), LEAVE_AT_MINUTE, (from, to) => driveMinutes(from, to) ?? USUAL_DRIVE_MINUTES);
+}
