@@ -29,8 +29,8 @@ export interface VisitAsked {
 interface BestTimesProps extends VisitAsked {
   business: Business;
   minutes: number;
-  /** The start that is picked. */
-  value: string | null;
+  /** The time that is picked: two may come at one time. */
+  value: Pick<TimeOffer, "mechanicId" | "startsAt"> | null;
   onPick: (offer: TimeOffer) => void;
 }
 
@@ -83,7 +83,7 @@ function Offers({ business, place, skills, movesVisitId, minutes, value, onPick 
       </Words>
       <View role="radiogroup" aria-label="Best times" testID="best-times">
         {data.offers.slice(0, SHOWN).map((offer) => {
-          const isChosen = offer.startsAt === value;
+          const isChosen = offer.startsAt === value?.startsAt && offer.mechanicId === value.mechanicId;
           const when = `${showDay(offer.date, today)}, ${showTime(offer.startsAt, business.timeZone)}`;
           const what = offerWords(offer, business);
           return (

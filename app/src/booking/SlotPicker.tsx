@@ -64,7 +64,7 @@ export function SlotPicker({ business, wish, slot, onChange, asked, jobMinutes, 
         business={business}
         {...asked}
         minutes={minutes}
-        value={slot?.startsAt ?? null}
+        value={slot}
         onPick={({ date, startsAt, endsAt, mechanicId: by }) =>
           onChange({
             wish: { ...wish, day: date, mechanicId: by },

@@ -483,7 +483,8 @@ describe("visits", () => {
       endsAt: "2026-11-27T20:15:00.000Z",
       addedMinutes: 9,
     };
-    const server = fakeServer({ "POST /api/offered-times": { body: { offers: [offer] } } });
+    const same = { ...offer, mechanicId: "me", addedMinutes: 12 };
+    const server = fakeServer({ "POST /api/offered-times": { body: { offers: [offer, same] } } });
     show(<VisitsSection view={view({ jobs: [long] })} business={BUSINESS} isUnsent={false} />);
     fireEvent.press(
       await screen.findByRole("radio", { name: /10:00 am, Tomas, \+9 min driving, to start by 11:30 am$/ }),
@@ -492,6 +493,9 @@ describe("visits", () => {
       minutes: 135,
       days: 7,
     });
+    // Another who could come at the same time is not the one that is picked.
+    expect(screen.getByRole("radio", { name: /Odile, \+12 min driving/, checked: false })).toBeTruthy();
+    expect(screen.getByRole("radio", { name: /Tomas, \+9 min driving/, checked: true })).toBeTruthy();
     fireEvent.press(screen.getByTestId("book-visit"));
     expect(useSync.getState().pending.at(-1)).toMatchObject({
       kind: "visit",
