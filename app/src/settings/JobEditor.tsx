@@ -22,7 +22,7 @@ import { useUnsavedFields } from "../unsaved/useUnsavedFields";
 import { JobLinesFields } from "./JobLinesFields";
 import { JobNeedsFields } from "./JobNeedsFields";
 import { JobOfferFields } from "./JobOfferFields";
-import { PickedField } from "./PickedField";
+import { PickedFormField } from "./PickedFormField";
 import { changedJob, readJob, typedJob, typedJobOf, type TypedJob } from "./typedJob";
 import { VariantFields } from "./VariantFields";
 
@@ -145,18 +145,12 @@ function Editor({ job, isKept, isOrder, business }: EditorProps) {
         )}
       />
       {isOrder ? (
-        <Controller
+        <PickedFormField
           control={control}
           name="brings"
-          render={({ field }) => (
-            <PickedField
-              title="The jobs it brings"
-              label="Find a job to bring"
-              items={business.library.filter((other) => !isWholeOrder(other))}
-              chosen={field.value}
-              onChange={field.onChange}
-            />
-          )}
+          title="The jobs it brings"
+          label="Find a job to bring"
+          items={business.library.filter((other) => !isWholeOrder(other))}
         />
       ) : (
         <>

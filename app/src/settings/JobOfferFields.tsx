@@ -1,8 +1,8 @@
-import { Controller, type Control } from "react-hook-form";
+import type { Control } from "react-hook-form";
 import type { z } from "zod";
 import { isWholeOrder } from "@mechanon/core";
 import type { Business } from "../session/useSession";
-import { PickedField } from "./PickedField";
+import { PickedFormField } from "./PickedFormField";
 import type { readJob, TypedJob } from "./typedJob";
 
 interface JobOfferFieldsProps {
@@ -15,44 +15,26 @@ interface JobOfferFieldsProps {
 export function JobOfferFields({ control, jobId, business: { settings, library } }: JobOfferFieldsProps) {
   return (
     <>
-      <Controller
+      <PickedFormField
         control={control}
         name="curesPoints"
-        render={({ field }) => (
-          <PickedField
-            title="Cures, of the check"
-            label="Find a point of the check"
-            items={settings.inspection}
-            chosen={field.value}
-            onChange={field.onChange}
-          />
-        )}
+        title="Cures, of the check"
+        label="Find a point of the check"
+        items={settings.inspection}
       />
-      <Controller
+      <PickedFormField
         control={control}
         name="answersConcerns"
-        render={({ field }) => (
-          <PickedField
-            title="Answers, of what is said"
-            label="Find a ready phrase"
-            items={settings.concerns.map(({ id, text }) => ({ id, title: text }))}
-            chosen={field.value}
-            onChange={field.onChange}
-          />
-        )}
+        title="Answers, of what is said"
+        label="Find a ready phrase"
+        items={settings.concerns.map(({ id, text }) => ({ id, title: text }))}
       />
-      <Controller
+      <PickedFormField
         control={control}
         name="companions"
-        render={({ field }) => (
-          <PickedField
-            title="Offered with it"
-            label="Find what else to offer"
-            items={library.filter((other) => other.id !== jobId && !isWholeOrder(other))}
-            chosen={field.value}
-            onChange={field.onChange}
-          />
-        )}
+        title="Offered with it"
+        label="Find what else to offer"
+        items={library.filter((other) => other.id !== jobId && !isWholeOrder(other))}
       />
     </>
   );

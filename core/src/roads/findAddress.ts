@@ -11,14 +11,14 @@ export interface FoundAddress {
 }
 
 const MOST_FOUND = 5;
+const SHORT_FORMS: Readonly<Record<string, string>> = { st: "street", rd: "road", ln: "lane", ct: "court", dr: "drive", ave: "avenue", e: "east", w: "west", n: "north", s: "south" }; // prettier-ignore
 
 /** Words of a street as they are compared: without case and accents, the usual short forms written out. */
 function streetWords(street: string): string[] {
-  const short: Readonly<Record<string, string>> = { st: "street", rd: "road", ln: "lane", ct: "court", dr: "drive", ave: "avenue", e: "east", w: "west", n: "north", s: "south" }; // prettier-ignore
   return fold(street)
     .split(/[^a-z0-9]+/)
     .filter(Boolean)
-    .map((word) => short[word] ?? word);
+    .map((word) => SHORT_FORMS[word] ?? word);
 }
 
 /**

@@ -11,7 +11,7 @@ const LEAVE_AT_MINUTE = 10 * 60;
 let kept: RoadNetwork | undefined;
 
 /** The roads of the region that ships with the app; read once. */
-export function roads(): RoadNetwork {
+function roads(): RoadNetwork {
   kept ??= readRoadNetwork(JSON.parse(readFileSync(FILE, "utf8")) as unknown);
   return kept;
 }
