@@ -8,6 +8,7 @@ import {
   priceWorkOrder,
   readRoadNetwork,
   roadTravel,
+  nothingArranged,
   usualCrewMember,
   type DaysAround,
   type Spot,
@@ -108,7 +109,13 @@ function benchSlots(): Figure[] {
     const [van, day, place] = [index % vans, Math.floor(index / vans / perDay), Math.floor(index / vans) % perDay];
     const startsAt = new Date(Date.parse(now) + (day * 24 + 2 + place * 1.25) * 3_600_000).toISOString();
     return {
-      version: 2,
+      version: 3,
+      isLocked: false,
+      arranged: nothingArranged(),
+      readyBy: null,
+      anotherTripWhy: "",
+      series: null,
+      calledOff: null,
       id: `v${index}`,
       workOrderIds: ["w"],
       mechanicId: `m${van}`,
@@ -131,9 +138,20 @@ function benchSlots(): Figure[] {
     crew: Array.from({ length: vans }, (_, van) => usualCrewMember(`m${van}`)),
     home: spot(0),
     visits,
+    busy: [],
     travel: (from, to) => driveMinutes(from, to) ?? 0,
   };
-  const wanted = { place: spot(9), minutes: 30, skills: [], mechanicId: null, movesVisitId: null };
+  const wanted = {
+    place: spot(9),
+    minutes: 30,
+    skills: [],
+    carries: [],
+    notBefore: null,
+    between: null,
+    isUrgent: false,
+    mechanicId: null,
+    movesVisitId: null,
+  };
   const work = (): unknown => offerTimes(wanted, around);
   return [{ figure: "560 visits", unit: "ms", ...summary(Array.from({ length: 100 }, () => timed(work))) }];
 }

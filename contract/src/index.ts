@@ -51,7 +51,10 @@ export {
   recallReport,
 } from "./vehicles/sheet";
 export { type Vehicle, type VehicleGuess } from "./vehicles/vehicle";
-export { type DayVisit, visitEnvelope } from "./visits/routes";
+export { type NewTime, newTimePageRoutes } from "./schedule/newTimePage";
+export { type MoveAsk } from "./schedule/routes";
+export { type DayVisit, dayVisit } from "./visits/dayVisit";
+export { visitEnvelope } from "./visits/routes";
 export {
   type CommandOutcome,
   type OpenRequest,

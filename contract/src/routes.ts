@@ -4,6 +4,7 @@ import { deviceRoutes } from "./device/routes";
 import { receiptPageRoutes } from "./payments/receiptPage";
 import { paymentRoutes } from "./payments/routes";
 import { photoRoutes } from "./photos/routes";
+import { newTimePageRoutes } from "./schedule/newTimePage";
 import { scheduleRoutes } from "./schedule/routes";
 import { searchRoutes } from "./search/routes";
 import { settingsRoutes } from "./settings/routes";
@@ -24,6 +25,7 @@ export const routes = {
   ...workOrderRoutes,
   ...visitRoutes,
   ...scheduleRoutes,
+  ...newTimePageRoutes,
   ...sourcingRoutes,
   ...paymentRoutes,
   ...receiptPageRoutes,

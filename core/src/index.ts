@@ -61,7 +61,6 @@ export { offersForConcerns, offersForFindings, type Offer } from "./inspection/o
 export { balanceOf } from "./payments/balance";
 export { type LaborLine, type LineSource, type PartLine, type QuoteLine } from "./quoting/quoteLine";
 export {
-  JOB_CONDITIONS,
   JOB_RIGHTS,
   libraryJob,
   positionsOfJob,
@@ -92,14 +91,20 @@ export { receiptContent, receiptOf } from "./payments/receipt";
 export { broughtJobs, isWholeOrder, type BroughtJobs } from "./quoting/broughtJobs";
 export { isLedToBy } from "./quoting/diagnosisCredit";
 export { CUSTOMER_PAYER, creditsOf, priceWorkOrder } from "./quoting/priceWorkOrder";
+export { visitFeeCents, VISIT_FEE_TITLES } from "./quoting/visitFee";
+export { partsReady, type PartsReady } from "./sourcing/partsReady";
 export { orderCostCents } from "./sourcing/orderCost";
 export { driveMinutes } from "./schedule/driveMinutes";
 export { findAddress } from "./roads/findAddress";
 export { readRoadNetwork, type RoadClass, type RoadFile, type RoadNetwork } from "./roads/roadNetwork";
 export { roadTravel } from "./roads/roadTimes";
 export { crewMember, isUsualCrewMember, usualCrewMember, type CrewMember } from "./schedule/crewMember";
-export { needsOfJobs } from "./schedule/needsOfJobs";
-export { offerTimes, type DaysAround, type Spot, type TimeOffer } from "./schedule/offerTimes";
+export { needsOfVisit, type VisitNeeds } from "./schedule/needsOfVisit";
+export { offerTimes, type BusyTime, type DaysAround, type TimeOffer } from "./schedule/offerTimes";
+export type { Spot } from "./schedule/spot";
+export { daylightOf, isInDaylight, type Daylight } from "./schedule/sunTimes";
+export { hourOfWeather, weatherThen, type HourOfWeather, type WeatherThen } from "./schedule/weather";
+export { placeFaults, type PlaceFault } from "./schedule/placeFaults";
 export { businessSettings, upgradeSettings, type ListName, type BusinessSettings } from "./settings/businessSettings";
 export type { Concern } from "./concerns/slice";
 export { concernGap, concernPhrase, type ConcernGap, type ConcernPhrase } from "./concerns/phrase";
@@ -125,11 +130,25 @@ export { applyVisitCommand } from "./visits/applyVisitCommand";
 export { visitCommand, type VisitCommand } from "./visits/commands";
 export { upgradeVisit } from "./visits/upgradeVisit";
 export type { VisitRefusal } from "./visits/refusals";
+export { slipsPast } from "./visits/slipsPast";
 export { visitStanding, type VisitStanding } from "./visits/standing";
+export { JOB_CONDITIONS, type JobCondition } from "./places/conditions";
 export { typedPlace, type Place } from "./places/place";
 export { instant } from "./commands/fields";
 export { text } from "./text/text";
-export { visitState, type VisitState } from "./visits/state";
+export { visitState, type VisitSeries, type VisitState } from "./visits/state";
+export {
+  arranged,
+  CALL_QUESTIONS,
+  nothingArranged,
+  PLACE_QUESTIONS,
+  type Arranged,
+  type CallQuestion,
+  type PlaceQuestion,
+} from "./visits/arranged";
+export { CALL_OFF_REASONS, type CallOffReason } from "./visits/calledOff";
+export { isLateCallOff } from "./visits/isLateCallOff";
+export { USUAL_VISITS, visitSettings, type CallRule, type VisitSettings } from "./visits/visitSettings";
 export { countOf } from "./text/countOf";
 export { showCustomer } from "./customers/showCustomer";
 export {
@@ -141,11 +160,13 @@ export {
   showAge,
   showDate,
   showDay,
+  isZone,
+  minutesBetween,
   showMoment,
   showTime,
   showTimeOfDay,
 } from "./dates/dates";
-export { onMyWayText, receiptText } from "./messages/messageTexts";
+export { newTimeText, onMyWayText, receiptText } from "./messages/messageTexts";
 export { readMoney, showMoney } from "./money/money";
 export { nextActLabel } from "./workOrders/nextActLabel";
 export { showWhole } from "./text/showWhole";

@@ -10,8 +10,24 @@ export const BUSINESS = { name: "Larkhaven Driveway Garage", timeZone: "America/
 
 /** What the demo business has set: the lists of each area, put together. */
 export const SETTINGS: BusinessSettings = {
-  versions: { concerns: 1, intervals: 1, newcomers: 1, labor: 1, pay: 1, crew: 1 },
+  versions: { concerns: 1, intervals: 1, newcomers: 1, labor: 1, pay: 1, crew: 1, visits: 1 },
   crew: [],
+  visits: {
+    setUpMinutes: 15,
+    callRules: [
+      { question: "starts", on: false, minutes: 15, skill: null, isUrgent: true },
+      { question: "drives", on: false, minutes: 0, skill: null, isUrgent: true },
+      { question: "lampOn", on: true, minutes: 15, skill: null, isUrgent: false },
+      { question: "wheelLockKey", on: false, minutes: 30, skill: null, isUrgent: false },
+    ],
+    callOutCents: 4500,
+    callOutOn: "shared",
+    callOffFeeCents: 3500,
+    callOffHours: 24,
+    callOffTerms: "A visit called off less than a day before, or with nobody there, costs $35.00.",
+    wetPercent: 50,
+    answerByMinute: 17 * 60,
+  },
   receiptLinkMonths: 18,
   phone: "+13605550100",
   home: { street: "4 Ropewalk, Larkhaven, WA 98099", latitude: 48.0378, longitude: -122.6049 },

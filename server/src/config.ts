@@ -11,6 +11,8 @@ const environment = z.object({
   /** Where a customer's phone reaches the server; links in messages start with it. */
   PUBLIC_URL: z.string().optional(),
   STANDINS_URL: z.string().default("http://127.0.0.1:4301"),
+  /** A routing server, asked for drives in place of the roads that ship with the app. */
+  ROUTING_URL: z.url().optional(),
   WEB_DIR: z.string().default(join(__dirname, "..", "..", "app", "dist")),
   VIN_TABLE: z.string().default(join(__dirname, "..", "..", ".cache", "vin", "vin.table")),
   /** Photos are files of this folder, or objects of a bucket where one is named. */
@@ -32,6 +34,8 @@ const settled = environment.transform((read) => ({
   databaseOwnerUrl: read.DATABASE_OWNER_URL,
   publicUrl: read.PUBLIC_URL ?? `http://127.0.0.1:${read.PORT}`,
   standinsUrl: read.STANDINS_URL,
+  /** null: none. */
+  routingUrl: read.ROUTING_URL?.replace(/\/+$/, "") ?? null,
   webDir: read.WEB_DIR,
   vinTable: read.VIN_TABLE,
   photosFolder: read.PHOTOS_FOLDER,

@@ -6,6 +6,8 @@ import { objectStore } from "./objectStore/objectStore";
 import { phoneDirectory } from "./phoneDirectory/phoneDirectory";
 import { plateRegister } from "./plateRegister/plateRegister";
 import { addresses } from "./addresses/addresses";
+import { routing } from "./routing/routing";
+import { weather } from "./weather/weather";
 import { postcodes } from "./postcodes/postcodes";
 import { suppliers } from "./suppliers/suppliers";
 import { Switches } from "./switchboard/faults";
@@ -27,6 +29,8 @@ export function createStandins(): Express {
   app.use("/specs", faulty(switches, "specs"), specSource());
   app.use("/recalls", faulty(switches, "recalls"), recallSource());
   app.use("/history", faulty(switches, "history"), historySource());
+  app.use("/weather", faulty(switches, "weather"), weather());
+  app.use("/routing", faulty(switches, "routing"), routing());
   app.use("/messages", faulty(switches, "messages"), messenger.routes());
   app.use(messenger.phones());
   app.use(switchboard(switches));

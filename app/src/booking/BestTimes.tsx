@@ -1,10 +1,11 @@
 import { useQuery } from "@tanstack/react-query";
 import { StyleSheet, View } from "react-native";
-import { showDay, showTime, type Spot, type TimeOffer } from "@mechanon/core";
+import { showDay, showMoment, showTime, type Spot, type TimeOffer, type VisitNeeds } from "@mechanon/core";
 import { routes } from "@mechanon/contract";
 import { call } from "../api/call";
 import { Unreachable, errorWords } from "../api/problem";
 import { useToday } from "../day/useDay";
+import { useNow } from "../day/useNow";
 import type { Business } from "../session/useSession";
 import { Notice } from "../ui/Notice";
 import { Press } from "../ui/Press";
@@ -13,6 +14,7 @@ import { SPACE } from "../ui/theme";
 import { WaitingRows } from "../ui/WaitingRows";
 import { Words } from "../ui/Words";
 import { offerWords } from "./offerWords";
+import { PARTS_OF_DAY, type PartOfDay } from "./slot";
 
 const DAYS_AHEAD = 7;
 const SHOWN = 3;
@@ -21,7 +23,11 @@ const KEPT_MS = 20_000;
 /** What a time is looked for. */
 export interface VisitAsked {
   place: Spot;
-  skills: readonly string[];
+  needs: Pick<VisitNeeds, "skills" | "carries" | "isUrgent">;
+  /** When the last part is there; null: no part is waited for. */
+  notBefore: string | null;
+  /** The call, work order or visit: the times shown are held for it. */
+  heldFor: string;
   /** A visit that is to be moved. */
   movesVisitId: string | null;
 }
@@ -29,6 +35,7 @@ export interface VisitAsked {
 interface BestTimesProps extends VisitAsked {
   business: Business;
   minutes: number;
+  part: PartOfDay;
   /** The time that is picked: two may come at one time. */
   value: Pick<TimeOffer, "mechanicId" | "startsAt"> | null;
   onPick: (offer: TimeOffer) => void;
@@ -44,14 +51,33 @@ export function BestTimes(props: BestTimesProps) {
   );
 }
 
-function Offers({ business, place, skills, movesVisitId, minutes, value, onPick }: BestTimesProps) {
+function Offers({
+  business,
+  place,
+  needs,
+  notBefore,
+  heldFor,
+  movesVisitId,
+  minutes,
+  part,
+  value,
+  onPick,
+}: BestTimesProps) {
   const colors = useColors();
   const today = useToday();
+  const now = useNow();
+  const { skills, carries, isUrgent } = needs;
   const { latitude, longitude } = place;
   const body = {
     place: { latitude, longitude },
     minutes,
     skills: [...skills],
+    carries: [...carries],
+    isUrgent,
+    notBefore,
+    between: PARTS_OF_DAY[part],
+    heldFor,
+    hold: SHOWN,
     mechanicId: null,
     movesVisitId,
     days: DAYS_AHEAD,
@@ -73,13 +99,30 @@ function Offers({ business, place, skills, movesVisitId, minutes, value, onPick 
     );
   if (!data) return <WaitingRows label="Looking for the best times" rows={2} />;
   if (data.offers.length === 0)
-    return <Notice kind="note" text="Nobody who can do it has so much time in the coming week. Pick a day below." />;
+    return (
+      <Notice
+        kind="note"
+        text={`Nobody who can do it has so much time in the coming week${part === "any" ? "" : ` in the ${part}`}. Pick a day below.`}
+      />
+    );
+  if (data.heldUntil !== null && data.heldUntil <= now)
+    return (
+      <Notice
+        kind="note"
+        text="These times are not held for you any more; somebody else may have been offered them."
+        action={{ label: "Look again", onPress: () => void refetch() }}
+      />
+    );
+  const about = [
+    `${isUrgent ? "Soonest" : "Best"} for ${minutes} min`,
+    notBefore === null ? "" : `once the parts are there, ${showMoment(notBefore, business.timeZone, today)}`,
+    latitude === null ? "without an address the drive is a guess" : "",
+    data.heldUntil === null ? "" : `held for you until ${showTime(data.heldUntil, business.timeZone)}`,
+  ];
   return (
     <View style={styles.list}>
       <Words size="small" tone="muted" figures>
-        {latitude === null
-          ? `Best for ${minutes} min; without an address the drive is a guess`
-          : `Best for ${minutes} min`}
+        {about.filter(Boolean).join("; ")}
       </Words>
       <View role="radiogroup" aria-label="Best times" testID="best-times">
         {data.offers.slice(0, SHOWN).map((offer) => {

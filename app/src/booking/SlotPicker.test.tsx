@@ -25,7 +25,13 @@ function Picking({ onChange }: { onChange: jest.Mock }) {
       business={BUSINESS}
       {...picked}
       noVisit="No visit yet"
-      asked={{ place: { latitude: 48, longitude: -122 }, skills: [], movesVisitId: null }}
+      asked={{
+        place: { latitude: 48, longitude: -122 },
+        needs: { skills: [], carries: [], isUrgent: false },
+        notBefore: null,
+        heldFor: "call",
+        movesVisitId: null,
+      }}
       jobMinutes={null}
       onChange={(next) => {
         setPicked(next);
@@ -49,7 +55,7 @@ it("offers no time before the day's visits are known, and then none that is take
   expect(screen.queryByTestId("slot-start")).toBeNull();
   fireEvent.press(await screen.findByRole("radio", { name: showTime(eight, ZONE) }));
   expect(onChange).toHaveBeenLastCalledWith({
-    wish: { day: tomorrow, minutes: 60, mechanicId: null },
+    wish: { day: tomorrow, minutes: 60, mechanicId: null, part: "any" },
     slot: expect.objectContaining({ startsAt: eight, mechanicId: ME.id, dayName: "Tomorrow" }) as unknown,
   });
   expect(screen.queryByRole("radio", { name: showTime(seven, ZONE) })).toBeNull();
@@ -73,9 +79,15 @@ it("lets a time go with the day, the length or the mechanic it was picked for, a
     fireEvent.press(await screen.findByRole("radio", { name: showTime(eight, ZONE) }));
   await pick();
   fireEvent.press(screen.getByRole("radio", { name: "90 min" }));
-  expect(onChange).toHaveBeenLastCalledWith({ wish: { day: tomorrow, minutes: 90, mechanicId: null }, slot: null });
+  expect(onChange).toHaveBeenLastCalledWith({
+    wish: { day: tomorrow, minutes: 90, mechanicId: null, part: "any" },
+    slot: null,
+  });
   await pick();
   fireEvent.press(screen.getByRole("radio", { name: "No visit yet" }));
-  expect(onChange).toHaveBeenLastCalledWith({ wish: { day: null, minutes: 90, mechanicId: null }, slot: null });
+  expect(onChange).toHaveBeenLastCalledWith({
+    wish: { day: null, minutes: 90, mechanicId: null, part: "any" },
+    slot: null,
+  });
   expect(screen.queryByTestId("slot-start")).toBeNull();
 });

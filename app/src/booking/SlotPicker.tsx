@@ -12,10 +12,17 @@ import { WaitingRows } from "../ui/WaitingRows";
 import { Words } from "../ui/Words";
 import { BestTimes, type VisitAsked } from "./BestTimes";
 import { freeStarts } from "./freeSlots";
-import type { Slot, SlotWish } from "./slot";
+import type { PartOfDay, Slot, SlotWish } from "./slot";
+import { useHolding } from "./useHolding";
 
 const DAYS_SHOWN = 6;
 const NO_DAY = "none";
+const PARTS: readonly { value: PartOfDay; label: string }[] = [
+  { value: "any", label: "Any time" },
+  { value: "morning", label: "Morning" },
+  { value: "afternoon", label: "Afternoon" },
+  { value: "evening", label: "Evening" },
+];
 const EVENING_STARTS = [18 * 60, 19 * 60, 20 * 60];
 
 export interface SlotPickerProps {
@@ -43,35 +50,48 @@ export function SlotPicker({ business, wish, slot, onChange, asked, jobMinutes, 
   const days = Array.from({ length: DAYS_SHOWN }, (_, index) => addDays(today, index));
   if (day !== null && day > (days.at(-1) ?? day)) days.push(day);
   const { minutes } = wish;
+  const { hold, fault: heldFault } = useHolding(asked.heldFor, asked.place);
+  const pick = (next: Slot, of: SlotWish): void => {
+    hold(next);
+    onChange({ wish: of, slot: next });
+  };
   const mechanicId = useMechanicOf(business, wish);
   const mechanics = business.people.filter(({ isMechanic }) => isMechanic);
   useEffect(() => {
     if (day !== null) scrollIntoView(times.current);
   }, [day]);
   const choose = (startsAt: string): void =>
-    onChange({
-      wish: { ...wish, day },
-      slot: {
+    pick(
+      {
         mechanicId,
         startsAt,
         endsAt: new Date(Date.parse(startsAt) + minutes * 60_000).toISOString(),
         dayName: day === null ? "" : shortDay(day, today),
       },
-    });
+      { ...wish, day },
+    );
   return (
     <View style={styles.list}>
       <BestTimes
         business={business}
         {...asked}
         minutes={minutes}
+        part={wish.part}
         value={slot}
         onPick={({ date, startsAt, endsAt, mechanicId: by }) =>
-          onChange({
-            wish: { ...wish, day: date, mechanicId: by },
-            slot: { mechanicId: by, startsAt, endsAt, dayName: shortDay(date, today) },
-          })
+          pick(
+            { mechanicId: by, startsAt, endsAt, dayName: shortDay(date, today) },
+            { ...wish, day: date, mechanicId: by },
+          )
         }
       />
+      <Choices
+        label="Part of the day"
+        options={PARTS}
+        value={wish.part}
+        onChoose={(part) => onChange({ wish: { ...wish, part }, slot })}
+      />
+      {heldFault ? <Notice text={heldFault} /> : null}
       <Choices
         label="Day"
         options={[

@@ -3,6 +3,7 @@ import type { Wait } from "@mechanon/core";
 import type { OpenWorkGroup, WorkOrderSummary } from "@mechanon/contract";
 import { fakeServer, show } from "../testing/harness";
 import { visited } from "../testing/router";
+import { visitSample } from "../testing/samples";
 import { DayRoad } from "./DayRoad";
 import { OpenWork } from "./OpenWork";
 
@@ -108,22 +109,12 @@ describe("the day", () => {
     latitude: 48.04,
     longitude: -122.62,
   };
-  const visit = {
-    version: 2,
-    overlapAllowed: false,
-    id: "v",
-    workOrderIds: ["w"],
-    mechanicId: "me",
+  const visit = visitSample({
     place,
+    workOrderIds: ["w"],
     startsAt: new Date(Date.now() + 3_600_000).toISOString(),
     endsAt: new Date(Date.now() + 7_200_000).toISOString(),
-    note: "Gate code 4410",
-    bookedAt: "2026-11-20T10:00:00.000Z",
-    setOffAt: null,
-    arrivedAt: null,
-    leftAt: null,
-    cancelledAt: null,
-  };
+  });
   it("shows one van's stops with the drive before each", async () => {
     const other = {
       visit: { ...visit, id: "u", mechanicId: "tomas" },

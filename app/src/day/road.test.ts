@@ -1,10 +1,17 @@
+import { nothingArranged } from "@mechanon/core";
 import type { DayVisit } from "@mechanon/contract";
 import { roadOf } from "./road";
 
 const HOME = { street: "4 Ropewalk", latitude: 48.03, longitude: -122.6 };
 const stop = (id: string, startsAt: string, endsAt: string, over: Partial<DayVisit["visit"]> = {}): DayVisit => ({
   visit: {
-    version: 2,
+    version: 3,
+    isLocked: false,
+    arranged: nothingArranged(),
+    readyBy: null,
+    anotherTripWhy: "",
+    series: null,
+    calledOff: null,
     overlapAllowed: false,
     id,
     workOrderIds: ["w"],

@@ -6,6 +6,7 @@ import { useAnswer } from "../offline/useAnswer";
 import { useBusiness } from "../session/useSession";
 import { useNewerHere } from "../sync/useNewerHere";
 import { dayHere } from "./dayHere";
+import { keptDay } from "./keptDay";
 import { useNow } from "./useNow";
 
 /** Today in the business's zone. */
@@ -23,7 +24,7 @@ export function useDay(date: string) {
   const business = useBusiness();
   const { data, error, dataUpdatedAt, fetchStatus, refetch } = useAnswer({
     key: ["day", date],
-    schema: routes.getDay.answer,
+    schema: keptDay,
     load: () => call(routes.getDay, { query: { date } }),
     refetchInterval: 60_000,
   });

@@ -3,9 +3,11 @@ import { useRouter } from "expo-router";
 import { useRef, useState } from "react";
 import { StyleSheet, View, type TextInput } from "react-native";
 import { v7 as uuid } from "uuid";
-import { needsOfJobs, showTime } from "@mechanon/core";
+import { accessAt, needsOfVisit, showTime } from "@mechanon/core";
 import type { VehicleSheetView } from "@mechanon/contract";
 import { errorWords } from "../api/problem";
+import { CallQuestions } from "../booking/CallQuestions";
+import { PlaceCheck } from "../booking/PlaceCheck";
 import { SlotPicker } from "../booking/SlotPicker";
 import { CarFinder } from "../carFinder/CarFinder";
 import { carSheetKey } from "../cars/useCarSheet";
@@ -23,6 +25,7 @@ import { nowhere } from "../work/nowhere";
 import { CallerForm } from "./CallerForm";
 import { CarAlong } from "./CarAlong";
 import { isBegun, useDraft, type Draft } from "./draft";
+import { draftConcerns } from "./draftConcerns";
 import { missingWords } from "./missingWords";
 import { placeOfCall, readDraft, type DraftAround } from "./readDraft";
 import { saveDraft } from "./saveDraft";
@@ -48,7 +51,13 @@ function CallSheet({ business }: { business: Business }) {
   const [busy, setBusy] = useState(false);
   const wanted = useWanted(draft, business);
 
-  const needs = needsOfJobs(wanted.fitter.quote.jobs, business.library);
+  const needs = needsOfVisit(
+    { jobs: wanted.fitter.quote.jobs, concerns: draftConcerns(draft) },
+    business.library,
+    business.settings.visits,
+    draft.arranged,
+  );
+  const place = placeOfCall(draft) ?? nowhere();
   const around = (): DraftAround => {
     const car =
       draft.car?.kind === "kept"
@@ -165,10 +174,17 @@ function CallSheet({ business }: { business: Business }) {
             wish={draft.wish}
             slot={draft.slot}
             noVisit="No visit yet"
-            asked={{ place: placeOfCall(draft) ?? nowhere(), skills: needs.skills, movesVisitId: null }}
+            asked={{ place, needs, notBefore: null, heldFor: draft.visitId, movesVisitId: null }}
             jobMinutes={needs.minutes}
             onChange={(picked) => change({ ...picked, bookCommandId: uuid() })}
             fault={faults.when}
+          />
+          <PlaceCheck business={business} needs={needs} agreed={draft.arranged} place={place} when={draft.slot} />
+          <CallQuestions
+            business={business}
+            agreed={draft.arranged}
+            known={draft.known ? accessAt(draft.known, place) : ""}
+            onChange={(said) => change({ arranged: { ...draft.arranged, ...said } })}
           />
         </View>
       </View>

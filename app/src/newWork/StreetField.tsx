@@ -10,6 +10,7 @@ import { useAddresses } from "./useAddresses";
 
 export interface StreetFieldProps {
   business: Business;
+  label?: string;
   street: string;
   /** Its point is known. */
   isPlaced: boolean;
@@ -20,7 +21,16 @@ export interface StreetFieldProps {
 }
 
 /** Street and number; the streets of the area it may mean stand in a row of their own, whose room is always there. */
-export function StreetField({ business, street, isPlaced, onType, onPick, onNext, ref }: StreetFieldProps) {
+export function StreetField({
+  business,
+  label = "Street and number",
+  street,
+  isPlaced,
+  onType,
+  onPick,
+  onNext,
+  ref,
+}: StreetFieldProps) {
   const found = useAddresses(street);
   const offers = withFound(streetsLike(street, business.settings.streets), found).filter(
     ({ address }) => address.toLowerCase() !== street.trim().toLowerCase() || !isPlaced,
@@ -29,7 +39,7 @@ export function StreetField({ business, street, isPlaced, onType, onPick, onNext
     <View style={styles.list}>
       <Field
         ref={ref}
-        label="Street and number"
+        label={label}
         value={street}
         onChangeText={onType}
         onSubmitEditing={onNext}

@@ -1,3 +1,4 @@
+import { nothingArranged, type Arranged } from "@mechanon/core";
 import { v7 as uuid } from "uuid";
 import { create } from "zustand";
 import { persist } from "zustand/middleware";
@@ -53,6 +54,8 @@ export interface Draft extends CarSearch {
   /** The day, length and mechanic wanted, and the time once one is picked. */
   wish: SlotWish;
   slot: Slot | null;
+  /** Asked at the call. */
+  arranged: Arranged;
 }
 
 export function emptyDraft(): Draft {
@@ -86,6 +89,7 @@ export function emptyDraft(): Draft {
     takeAlong: [],
     wish: anyTime(),
     slot: null,
+    arranged: nothingArranged(),
   };
 }
 
@@ -138,7 +142,7 @@ export const useDraft = create<DraftStore>()(
     }),
     {
       name: "mechanon-new-work",
-      version: 5,
+      version: 6,
       migrate: (kept) => ({ draft: upgradeDraft(kept, emptyDraft()), asked: null }),
     },
   ),

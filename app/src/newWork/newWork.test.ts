@@ -1,3 +1,4 @@
+import { nothingArranged } from "@mechanon/core";
 import type { DayVisit } from "@mechanon/contract";
 import { vehicleSample, SETTINGS_SAMPLE, customerSample } from "../testing/samples";
 import { emptyDraft, useDraft } from "./draft";
@@ -12,7 +13,13 @@ import { streetsLike, withFound } from "./streets";
 const ZONE = "America/Los_Angeles";
 const visit = (startsAt: string, endsAt: string): DayVisit => ({
   visit: {
-    version: 2,
+    version: 3,
+    isLocked: false,
+    arranged: nothingArranged(),
+    readyBy: null,
+    anotherTripWhy: "",
+    series: null,
+    calledOff: null,
     overlapAllowed: false,
     id: "v",
     workOrderIds: ["w"],

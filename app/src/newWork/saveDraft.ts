@@ -72,6 +72,10 @@ export function actsOf(draft: Draft, bodies: DraftBodies, copied: CopiedJobs, ar
         endsAt: slot.endsAt,
         note: "",
         allowOverlap: false,
+        arranged: draft.arranged,
+        readyBy: null,
+        anotherTripWhy: "",
+        series: null,
       },
     });
   return acts;

@@ -17,8 +17,9 @@ export function upgradeDraft<D extends Upgraded>(kept: unknown, empty: D): D {
   if (typeof draft !== "object" || draft === null || typeof draft.workOrderId !== "string") return empty;
   const known = draft.known ? { ...draft.known, knownFrom: draft.known.knownFrom ?? "" } : null;
   const { slot = null } = draft;
-  const wish = slot ? { day: null, minutes: minutesOf(slot), mechanicId: slot.mechanicId } : empty.wish;
-  return { ...empty, wish, ...draft, known };
+  const wish = slot ? { ...empty.wish, minutes: minutesOf(slot), mechanicId: slot.mechanicId } : empty.wish;
+  // Which part of the day is wished for was not asked before.
+  return { ...empty, ...draft, known, wish: { ...wish, ...draft.wish } };
 }
 
 function minutesOf({ startsAt, endsAt }: Pick<Slot, "startsAt" | "endsAt">): number {

@@ -1,4 +1,4 @@
-import { Controller, useFieldArray, useWatch, type Control } from "react-hook-form";
+import { Controller, useController, useFieldArray, useWatch, type Control } from "react-hook-form";
 import { StyleSheet, View } from "react-native";
 import type { z } from "zod";
 import { Button } from "../ui/Button";
@@ -7,6 +7,9 @@ import { FormField } from "../ui/FormField";
 import { Heading } from "../ui/Heading";
 import { SPACE } from "../ui/theme";
 import { Tick } from "../ui/Tick";
+import { Words } from "../ui/Words";
+import { StreetField } from "../newWork/StreetField";
+import { useBusiness } from "../session/useSession";
 import { WEEKDAYS, type readCrew, type TypedCrew } from "./typedCrew";
 
 interface CrewMemberFieldsProps {
@@ -108,7 +111,57 @@ export function CrewMemberFields({ control, index, name }: CrewMemberFieldsProps
         aria-label={`Skills, ${name}`}
         maxLength={400}
       />
+      <FormField
+        control={control}
+        name={`${at}.carries`}
+        label="What the van carries, parted by commas; none: all that is asked for"
+        aria-label={`What the van carries, ${name}`}
+        maxLength={400}
+      />
+      <Base control={control} index={index} name={name} />
+      <FormField
+        control={control}
+        name={`${at}.zone`}
+        label="Time zone of these hours; empty: the business's"
+        aria-label={`Time zone, ${name}`}
+        placeholder="America/Denver"
+        maxLength={60}
+      />
     </View>
+  );
+}
+
+/** Where a mechanic leaves from and comes home to; picked from the addresses, its drives are those of the roads. */
+function Base({ control, index, name }: CrewMemberFieldsProps) {
+  const business = useBusiness();
+  const at = `people.${index}` as const;
+  const street = useController({ control, name: `${at}.baseStreet` }).field;
+  const latitude = useController({ control, name: `${at}.baseLatitude` }).field;
+  const longitude = useController({ control, name: `${at}.baseLongitude` }).field;
+  if (!business) return null;
+  const put = (typed: string, at: { latitude: number | null; longitude: number | null }): void => {
+    street.onChange(typed);
+    latitude.onChange(at.latitude);
+    longitude.onChange(at.longitude);
+  };
+  return (
+    <>
+      <StreetField
+        business={business}
+        label={`Home base, ${name}`}
+        street={street.value}
+        isPlaced={latitude.value !== null}
+        onType={(typed) => put(typed, { latitude: null, longitude: null })}
+        onPick={({ address, street: found }) => put(`${address}, ${found.town}`, found)}
+      />
+      <Words size="small" tone="muted">
+        {street.value.trim() === ""
+          ? "Empty: the shop."
+          : latitude.value === null
+            ? "Pick one of the addresses found: without a point on the map the drives are a guess."
+            : "Found on the map."}
+      </Words>
+    </>
   );
 }
 

@@ -16,6 +16,7 @@ export function JobNeedsFields({ control }: { control: Control<TypedJob, unknown
       <FormField control={control} name="mechanicWords" label="For whoever does it" multiline maxLength={500} />
       <Heading level={2}>What it needs</Heading>
       <FormField control={control} name="skill" label="Skill" maxLength={60} />
+      <FormField control={control} name="carries" label="What the van must carry" maxLength={60} />
       <Controller
         control={control}
         name="place"

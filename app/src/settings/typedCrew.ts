@@ -1,4 +1,11 @@
-import { readTimeOfDay, showTimeOfDay, usualCrewMember, type BusinessSettings, type CrewMember } from "@mechanon/core";
+import {
+  isZone,
+  readTimeOfDay,
+  showTimeOfDay,
+  usualCrewMember,
+  type BusinessSettings,
+  type CrewMember,
+} from "@mechanon/core";
 import type { BusinessView } from "@mechanon/contract";
 import { z } from "zod";
 import { begunFrom } from "./begunFrom";
@@ -15,6 +22,12 @@ const typedMember = z.object({
   pauseUntil: z.string(),
   off: z.array(z.object({ from: z.string(), to: z.string() })),
   skills: z.string(),
+  carries: z.string(),
+  baseStreet: z.string(),
+  /** Where the street is; nulls: not found, the shop stands. */
+  baseLatitude: z.number().nullable(),
+  baseLongitude: z.number().nullable(),
+  zone: z.string(),
 });
 
 /** When mechanics drive, as it is typed. */
@@ -28,7 +41,7 @@ const isDate = (typed: string): boolean => z.iso.date().safeParse(typed.trim()).
 export const readCrew = z.object({
   base: begunFrom,
   people: z.array(
-    typedMember.transform(({ personId, days, pauseFrom, pauseUntil, off, skills }, context): CrewMember => {
+    typedMember.transform(({ personId, days, pauseFrom, pauseUntil, off, ...typed }, context): CrewMember => {
       const fault = (path: (string | number)[], message: string): void =>
         context.addIssue({ code: "custom", path, message });
       const span = (from: string, until: string, path: (string | number)[], names: [string, string]) => {
@@ -49,16 +62,31 @@ export const readCrew = z.object({
         if (!isDate(to)) fault(["off", index, "to"], "a day like 2026-12-24");
         else if (isDate(from) && to.trim() < from.trim()) fault(["off", index, "to"], "it ends before it begins");
       });
+      if (typed.zone.trim() !== "" && !isZone(typed.zone.trim())) fault(["zone"], "a zone like America/Denver");
       return {
         personId,
         hours,
         pause,
         off: off.map(({ from, to }) => ({ from: from.trim(), to: to.trim() })),
-        skills: skills.split(",").flatMap((skill) => (skill.trim() === "" ? [] : [skill.trim()])),
+        skills: partedByCommas(typed.skills),
+        carries: partedByCommas(typed.carries),
+        base:
+          typed.baseStreet.trim() === ""
+            ? null
+            : {
+                street: typed.baseStreet.trim(),
+                latitude: typed.baseLatitude,
+                longitude: typed.baseLongitude,
+              },
+        zone: typed.zone.trim() === "" ? null : typed.zone.trim(),
       };
     }),
   ),
 });
+
+function partedByCommas(typed: string): string[] {
+  return typed.split(",").flatMap((each) => (each.trim() === "" ? [] : [each.trim()]));
+}
 
 /** When mechanics drive, as it would be typed; who is not in the list does as usual. */
 export function typedCrewOf(base: BusinessSettings, people: BusinessView["people"]): TypedCrew {
@@ -85,6 +113,11 @@ export function typedCrewOf(base: BusinessSettings, people: BusinessView["people
           pauseUntil: member.pause ? showTimeOfDay(member.pause.untilMinute) : "",
           off: member.off.map((each) => ({ ...each })),
           skills: member.skills.join(", "),
+          carries: member.carries.join(", "),
+          baseStreet: member.base?.street ?? "",
+          baseLatitude: member.base?.latitude ?? null,
+          baseLongitude: member.base?.longitude ?? null,
+          zone: member.zone ?? "",
         };
       }),
   };

@@ -18,6 +18,7 @@ const WORK_ORDER: Record<ClientWorkOrderCommand["type"], string> = {
   addOperation: "Labor from the guide",
   refitJob: "The fit of a job",
   addOwnJob: "A job of your own",
+  addVisitFee: "What the visit costs",
   removeJob: "Taking a job off",
   addLine: "A line of the quote",
   changeLine: "The change of a line",
@@ -39,10 +40,16 @@ const WORK_ORDER: Record<ClientWorkOrderCommand["type"], string> = {
 const VISIT: Record<VisitCommand["type"], string> = {
   bookVisit: "The booking",
   moveVisit: "Moving the visit",
-  cancelVisit: "Cancelling the visit",
+  cancelVisit: "Calling the visit off",
   setOff: "Setting off",
   arrive: "Arriving",
   leave: "Leaving",
+  reviveVisit: "Taking the calling off back",
+  lockVisit: "Locking the visit to its time",
+  promiseReady: "What was promised",
+  arrangeVisit: "What was agreed for the visit",
+  takeAlong: "Another car on the trip",
+  leaveOut: "Taking a car off the trip",
 };
 
 /** What a person did, as they would call it; with its figure where that tells it apart. */

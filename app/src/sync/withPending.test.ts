@@ -1,3 +1,4 @@
+import { nothingArranged } from "@mechanon/core";
 import { LIBRARY_SAMPLE, SETTINGS_SAMPLE, customerSample, vehicleSample, viewSample } from "../testing/samples";
 import { openedHere } from "./openedHere";
 import type { Pending } from "./pending";
@@ -69,6 +70,10 @@ describe("what the device shows", () => {
         endsAt,
         note: "",
         allowOverlap: false,
+        arranged: nothingArranged(),
+        readyBy: null,
+        anotherTripWhy: "",
+        series: null,
       },
     });
     const shown = withPending(

@@ -84,7 +84,7 @@ export function fakeServer(replies: Record<string, Reply | ((asked: Asked) => Re
 }
 
 /** Every picker of a time asks for the best: what a test is not about is answered with none. */
-const NO_OFFERS: Reply = { body: { offers: [] } };
+const NO_OFFERS: Reply = { body: { offers: [], heldUntil: null } };
 
 function respond(reply: Reply): Promise<Response> {
   if (reply === "down") return Promise.reject(new TypeError("network"));

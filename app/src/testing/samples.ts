@@ -1,5 +1,7 @@
 import {
+  USUAL_VISITS,
   libraryJob,
+  nothingArranged,
   readGuide,
   type LaborGuide,
   type TableRow,
@@ -22,8 +24,9 @@ import type {
 
 /** Small made-up settings for tests of the app. */
 export const SETTINGS_SAMPLE: BusinessSettings = {
-  versions: { concerns: 1, intervals: 1, newcomers: 1, labor: 1, pay: 1, crew: 1 },
+  versions: { concerns: 1, intervals: 1, newcomers: 1, labor: 1, pay: 1, crew: 1, visits: 1 },
   crew: [],
+  visits: USUAL_VISITS,
   receiptLinkMonths: 18,
   phone: "+13605550100",
   home: { street: "4 Ropewalk", latitude: 48.03, longitude: -122.6 },
@@ -278,8 +281,14 @@ export function jobSample(over: Partial<Job> = {}): Job {
 /** A booked visit. */
 export function visitSample(over: Partial<VisitState> = {}): VisitState {
   return {
-    version: 2,
+    version: 3,
     overlapAllowed: false,
+    isLocked: false,
+    arranged: nothingArranged(),
+    readyBy: null,
+    anotherTripWhy: "",
+    series: null,
+    calledOff: null,
     id: "v",
     workOrderIds: ["order-1"],
     mechanicId: "me",

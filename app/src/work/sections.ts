@@ -3,7 +3,7 @@ import { checkSection } from "./CheckSection";
 import { moneySection } from "./MoneySection";
 import { partsSection } from "./PartsSection";
 import { quoteSection } from "./QuoteSection";
-import { visitsSection } from "./VisitsSection";
+import { visitsSection } from "./visits/VisitsSection";
 import { workSection } from "./WorkSection";
 import type { WorkOrderSection } from "./workOrderSection";
 

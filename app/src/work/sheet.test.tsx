@@ -16,7 +16,7 @@ import { JobLibrary } from "../jobLibrary/JobLibrary";
 import { MoneySection } from "./MoneySection";
 import { PartsSection } from "./PartsSection";
 import { QuoteSection } from "./QuoteSection";
-import { VisitsSection } from "./VisitsSection";
+import { VisitsSection } from "./visits/VisitsSection";
 import { WorkSection } from "./WorkSection";
 
 const AT = "2026-11-23T17:00:00.000Z";
@@ -440,12 +440,15 @@ describe("money", () => {
 
 describe("visits", () => {
   const visit = visitSample();
-  it("are cancelled, arrived at, left", () => {
+  it("are arrived at, and called off for a reason", () => {
     show(<VisitsSection view={view({}, { visits: [visit] })} business={BUSINESS} isUnsent={false} />);
     expect(screen.getByText("Gate code 4410")).toBeTruthy();
     fireEvent.press(screen.getByRole("button", { name: "I'm there already" }));
-    fireEvent.press(screen.getByRole("button", { name: "Cancel visit" }));
-    expect(given()).toEqual([{ type: "arrive" }, { type: "cancelVisit" }]);
+    fireEvent.press(screen.getByRole("button", { name: "Call it off" }));
+    fireEvent.press(screen.getByRole("radio", { name: "Nobody there" }));
+    fireEvent.changeText(screen.getByLabelText("More about it"), " rang twice ");
+    fireEvent.press(screen.getByTestId("call-off"));
+    expect(given()).toEqual([{ type: "arrive" }, { type: "cancelVisit", why: "nobodyThere", words: "rang twice" }]);
   });
   it("show the texts that went out and those that wait", () => {
     const messages = [
@@ -484,7 +487,7 @@ describe("visits", () => {
       addedMinutes: 9,
     };
     const same = { ...offer, mechanicId: "me", addedMinutes: 12 };
-    const server = fakeServer({ "POST /api/offered-times": { body: { offers: [offer, same] } } });
+    const server = fakeServer({ "POST /api/offered-times": { body: { offers: [offer, same], heldUntil: null } } });
     show(<VisitsSection view={view({ jobs: [long] })} business={BUSINESS} isUnsent={false} />);
     fireEvent.press(
       await screen.findByRole("radio", { name: /10:00 am, Tomas, \+9 min driving, to start by 11:30 am$/ }),

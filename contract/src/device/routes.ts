@@ -3,7 +3,7 @@ import { customerSheet } from "../customers/sheet";
 import { dayField, idField } from "../fields";
 import { route } from "../route";
 import { vehicleSheet } from "../vehicles/sheet";
-import { dayVisit } from "../visits/routes";
+import { dayVisit } from "../visits/dayVisit";
 import { workOrderView } from "../workOrders/routes";
 
 const MOST_KNOWN = 500;

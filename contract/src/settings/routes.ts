@@ -15,6 +15,7 @@ import {
   ownersInterval,
   crewMember,
   personPay,
+  visitSettings,
   wholeOf,
 } from "@mechanon/core";
 import { idField, textField, versionField } from "../fields";
@@ -72,6 +73,9 @@ const crewBody = z.strictObject({
   version,
   crew: itemChanges(crewMember, ({ personId }) => personId, LIST_LIMITS.crew),
 });
+
+/** Visits are changed whole. */
+const visitsBody = z.strictObject({ version, visits: itemChanges(visitSettings, wholeOf, 1) });
 
 const intervalsBody = z.strictObject({
   version,
@@ -292,6 +296,15 @@ export const settingsRoutes = {
     summary: "Change when mechanics drive, and what they can do",
     body: crewBody,
     answer: z.object({ crew: z.array(crewMember) }),
+  }),
+  changeVisits: route({
+    method: "patch",
+    path: "/api/business/visits",
+    area: "settings",
+    right: "settings",
+    summary: "Change what stands about visits: set-up, call-out, calling off, rain",
+    body: visitsBody,
+    answer: visitSettings,
   }),
   changeReceiptLinks: route({
     method: "patch",

@@ -3,19 +3,13 @@ import { visitCommand, visitState } from "@mechanon/core";
 import { dayField, idField, idParams } from "../fields";
 import { route } from "../route";
 import { commandOutcome, unreadableCommand } from "../workOrders/routes";
-import { workOrderSummary } from "../workOrders/summary";
+import { dayVisit } from "./dayVisit";
 
 export const visitEnvelope = z.strictObject({
   id: idField,
   at: z.iso.datetime(),
   command: z.union([visitCommand, unreadableCommand]),
 });
-/** A stop of the day with what it is for. */
-export const dayVisit = z
-  .object({ visit: visitState, mechanicName: z.string(), workOrders: z.array(workOrderSummary) })
-  .meta({ id: "DayVisit" });
-export type DayVisit = z.infer<typeof dayVisit>;
-
 export const visitRoutes = {
   sendVisitCommands: route({
     method: "post",

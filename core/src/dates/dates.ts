@@ -1,4 +1,4 @@
-import { DateTime } from "luxon";
+import { DateTime, IANAZone } from "luxon";
 
 /** An instant in the business's zone. */
 export function inZone(instant: string, zone: string): DateTime {
@@ -79,4 +79,14 @@ export function readTimeOfDay(typed: string): number | null {
 /** A time of day as the settings show it. @example showTimeOfDay(1170) //=> "19:30" */
 export function showTimeOfDay(minutes: number): string {
   return `${Math.floor(minutes / 60)}:${String(minutes % 60).padStart(2, "0")}`;
+}
+
+/** Whether there is a time zone of this name. */
+export function isZone(name: string): boolean {
+  return IANAZone.isValidZone(name);
+}
+
+/** Whole minutes from one ISO instant to another. */
+export function minutesBetween(from: string, to: string): number {
+  return Math.round((Date.parse(to) - Date.parse(from)) / 60_000);
 }

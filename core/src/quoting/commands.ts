@@ -36,13 +36,16 @@ import {
 import { addOperation } from "./addOperation";
 import { rightsForLine } from "./rightsForLine";
 import type { QuoteSlice } from "./slice";
+import { addVisitFee, addVisitFeeSchema, type VisitFeeContext } from "./visitFee";
 
 const rule = ruleFor<QuoteSlice, Pick<QuoteSlice, "jobs">, QuotingContext>();
+const feeRule = ruleFor<QuoteSlice, Pick<QuoteSlice, "jobs">, VisitFeeContext>();
 
 export const quotingRules = {
   addJob: rule({ schema: addJobSchema, kind: "intention", needs: ["library", "guide"], apply: addJob }),
   addOperation: rule({ schema: addOperationSchema, kind: "intention", needs: ["guide"], apply: addOperation }),
   refitJob: rule({ schema: refitJobSchema, kind: "intention", needs: ["library", "guide"], apply: refitJob }),
+  addVisitFee: feeRule({ schema: addVisitFeeSchema, kind: "intention", apply: addVisitFee }),
   addOwnJob: rule({ schema: addOwnJobSchema, kind: "intention", apply: addOwnJob }),
   removeJob: rule({
     schema: removeJobSchema,

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { JOB_CONDITIONS } from "../places/conditions";
 import { OPERATION_PER } from "../laborGuide/guide";
 import { POSITIONS, positionChoices, positionsFor, type Position } from "../laborGuide/position";
 import { SPEC_KEYS } from "../vehicles/specs/specSheet";
@@ -60,7 +61,6 @@ const broughtJob = z.object({
 });
 
 /** What has to be so before a job is done on site. */
-export const JOB_CONDITIONS = ["levelHardGround", "roof", "power", "dry", "daylight"] as const;
 export const JOB_RIGHTS = ["highVoltage", "refrigerant"] as const;
 
 /** A job kept ready in the library; its lines get ids of their own when it is put on a quote. */
@@ -92,10 +92,12 @@ export const libraryJob = z.object({
   needs: z
     .object({
       skill: z.string().nullable(),
+      /** What the van must carry for it. */
+      carries: z.string().nullable().default(null),
       place: z.array(z.enum(JOB_CONDITIONS)),
       rights: z.array(z.enum(JOB_RIGHTS)),
     })
-    .default({ skill: null, place: [], rights: [] }),
+    .default({ skill: null, carries: null, place: [], rights: [] }),
 });
 export type LibraryJob = z.infer<typeof libraryJob>;
 /** As it is written down: what is left out stands as usual. */

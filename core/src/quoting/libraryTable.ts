@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { readMoney } from "../money/money";
-import { JOB_CONDITIONS, JOB_RIGHTS, libraryJob, type LibraryJob } from "./libraryJob";
+import { JOB_CONDITIONS } from "../places/conditions";
+import { JOB_RIGHTS, libraryJob, type LibraryJob } from "./libraryJob";
 import { libraryJobFault, type LibraryFileFault } from "./libraryFile";
 import type { MoneyRules } from "./moneyRules";
 import type { QuoteLine } from "./quoteLine";
@@ -19,6 +20,7 @@ export const LIBRARY_COLUMNS = [
   "Part number",
   "Brand",
   "Skill",
+  "Carries",
   "Place",
   "Rights",
   "Diagnosis",
@@ -49,6 +51,7 @@ function rowOfJob({ title, area, needs, words, isDiagnosis, brings }: LibraryJob
     Title: title,
     Area: area,
     Skill: needs.skill ?? "",
+    Carries: needs.carries ?? "",
     Place: needs.place.join(LIST),
     Rights: needs.rights.join(LIST),
     Brings: brings.map(({ libraryJobId }) => libraryJobId).join(LIST),
@@ -149,7 +152,7 @@ function readJob(
     title,
     area: first("Area"),
     words: { customer: first("Customer words"), mechanic: first("Mechanic words") },
-    needs: { skill: first("Skill") || null, place, rights },
+    needs: { skill: first("Skill") || null, carries: first("Carries") || null, place, rights },
     isDiagnosis: /^(y|yes|true|1|x)$/i.test(first("Diagnosis")),
     lines,
     brings: first("Brings")

@@ -10,6 +10,8 @@ export const QUOTING_REFUSALS = {
   "operation/no-hours": "The guide has no hours for that on this car. Nothing was added; type the hours.",
   "job/no-diagnosis":
     "That diagnosis is no longer on the quote. Its price was left where it was; look at the quote once more.",
+  "fee/nothing": "The owner asks nothing for this. Nothing was added.",
+  "fee/answered": "The customer answered this fee already. It was left as it is; take it off first if it changed.",
   "line/not-found": "That line was taken off by somebody else. Your change was not made.",
   "line/exists": "That line is there already.",
   "line/figure-does-not-fit": "That figure does not fit this line. The line was left as it is.",

@@ -1,5 +1,7 @@
 import { dequal } from "dequal";
 import { z } from "zod";
+import { isZone } from "../dates/dates";
+import { text } from "../text/text";
 
 const MOST_OFF = 100;
 const minute = z
@@ -28,6 +30,19 @@ export const crewMember = z.strictObject({
     .max(MOST_OFF),
   /** As the jobs of the library ask for them. */
   skills: z.array(z.string().trim().min(1).max(60)).max(40),
+  /** What their van carries, as the jobs ask for it; empty: nobody said. */
+  carries: z.array(z.string().trim().min(1).max(60)).max(60).default([]),
+  /** Where they leave from and come home to; null: the shop. */
+  base: z
+    .strictObject({
+      street: text(200),
+      latitude: z.number().min(-90).max(90).nullable(),
+      longitude: z.number().min(-180).max(180).nullable(),
+    })
+    .nullable()
+    .default(null),
+  /** IANA name of the zone their hours are in; null: the business's. */
+  zone: z.string().max(60).refine(isZone, "no time zone of this name").nullable().default(null),
 });
 export type CrewMember = z.infer<typeof crewMember>;
 
@@ -41,7 +56,7 @@ const USUAL = { fromMinute: 7 * 60, untilMinute: 18 * 60 };
 /** Of whom nothing was said: every day from seven to six, and whatever there is to do. */
 export function usualCrewMember(personId: string): CrewMember {
   const hours = EVERY_DAY.map((weekday) => ({ weekday, ...USUAL }));
-  return { personId, hours, pause: null, off: [], skills: [] };
+  return { personId, hours, pause: null, off: [], skills: [], carries: [], base: null, zone: null };
 }
 
 /** Whether somebody does as whoever nothing was said of. */
@@ -55,9 +70,15 @@ export function hoursOn({ hours, off }: CrewMember, date: string, weekday: numbe
   return hours.find((each) => each.weekday === weekday) ?? null;
 }
 
-/** Whether somebody can do what jobs ask for; of whom no skill was said, everything. */
-export function canDo({ skills }: Pick<CrewMember, "skills">, wanted: readonly string[]): boolean {
-  if (skills.length === 0) return true;
-  const known = new Set(skills.map((skill) => skill.toLowerCase()));
-  return wanted.every((skill) => known.has(skill.toLowerCase()));
+/** Whether somebody can do what jobs ask for, and carries it; of whom nothing was said, everything. */
+export function canDo(
+  { skills, carries }: Pick<CrewMember, "skills" | "carries">,
+  wanted: { skills: readonly string[]; carries: readonly string[] },
+): boolean {
+  return hasAll(skills, wanted.skills) && hasAll(carries, wanted.carries);
+}
+
+function hasAll(known: readonly string[], wanted: readonly string[]): boolean {
+  const folded = new Set(known.map((each) => each.toLowerCase()));
+  return known.length === 0 || wanted.every((each) => folded.has(each.toLowerCase()));
 }

@@ -1,7 +1,8 @@
 import { bookedVisit } from "../testing/sampleWorkOrder";
 import type { VisitState } from "../visits/state";
 import { usualCrewMember, type CrewMember } from "./crewMember";
-import { offerTimes, type DaysAround, type Spot, type TimeWanted } from "./offerTimes";
+import { offerTimes, type DaysAround, type TimeWanted } from "./offerTimes";
+import type { Spot } from "./spot";
 
 const ZONE = "America/Los_Angeles";
 /** Monday, a quarter past nine on the west coast. */
@@ -13,6 +14,10 @@ const wanted = (over: Partial<TimeWanted> = {}): TimeWanted => ({
   place: spot(20),
   minutes: 60,
   skills: [],
+  carries: [],
+  notBefore: null,
+  between: null,
+  isUrgent: false,
   mechanicId: null,
   movesVisitId: null,
   ...over,
@@ -24,6 +29,7 @@ const around = (over: Partial<DaysAround> = {}): DaysAround => ({
   crew: [usualCrewMember("odile")],
   home: HOME,
   visits: [],
+  busy: [],
   travel: (from, to) => Math.abs((from.latitude ?? 0) - (to.latitude ?? 0)),
   ...over,
 });
@@ -114,4 +120,48 @@ it("offers nothing longer than any day, and counts the hours a night has when cl
   expect(offerTimes(wanted({ minutes: 1440 }), around({ days: 7 }))).toEqual([]);
   const sunday = around({ now: "2026-11-01T07:00:00.000Z", days: 1 });
   expect(times(offerTimes(wanted(), { ...sunday, now: "2026-11-01T08:00:00.000Z" }))).toEqual([["15:30", "00:30", 40]]);
+});
+
+it("comes when the part is there, in the part of the day that is wished for, soonest first where it is urgent", () => {
+  const at = (over: Partial<TimeWanted>): string[] =>
+    times(offerTimes(wanted(over), around({ days: 2 }))).map(([start, until]) => `${start} ${until}`);
+  expect(at({ notBefore: "2026-11-23T22:05:00.000Z" })[0]).toBe("22:15 00:30");
+  expect(at({ between: { fromMinute: 13 * 60, toMinute: 16 * 60 } })).toEqual(["21:00 00:00", "21:00 00:00"]);
+  // Today's noon is before the part is there.
+  expect(at({ notBefore: "2026-11-23T22:00:00.000Z", between: { fromMinute: 480, toMinute: 720 } })).toHaveLength(1);
+  const near = [visit("2026-11-24T20:00:00.000Z", "2026-11-24T21:00:00.000Z", 20)];
+  const days = offerTimes(wanted(), around({ days: 2, visits: near })).map(({ date }) => date);
+  const urgent = offerTimes(wanted({ isUrgent: true }), around({ days: 2, visits: near })).map(({ date }) => date);
+  expect([days[0], urgent[0]]).toEqual(["2026-11-24", "2026-11-23"]);
+});
+
+it("keeps times free that are held or otherwise taken, and drives by their place", () => {
+  const busy = (over: object): DaysAround["busy"] => [
+    {
+      mechanicId: "odile",
+      startsAt: "2026-11-23T18:00:00.000Z",
+      endsAt: "2026-11-23T20:00:00.000Z",
+      place: spot(20),
+      ...over,
+    },
+  ];
+  expect(times(offerTimes(wanted(), around({ busy: busy({}) })))[0]).toEqual(["20:00", "00:30", 0]);
+  expect(times(offerTimes(wanted(), around({ busy: busy({ place: null }) })))[0]).toEqual(["20:30", "00:30", 40]);
+  expect(times(offerTimes(wanted(), around({ busy: busy({ mechanicId: "tomas" }) })))[0]?.[0]).toBe("17:45");
+  const holiday = busy({ startsAt: "2026-11-20T00:00:00.000Z", endsAt: "2026-11-30T00:00:00.000Z", place: null });
+  expect(offerTimes(wanted(), around({ busy: holiday }))).toEqual([]);
+});
+
+it("leaves from and comes home to a base of one's own, by the clock there", () => {
+  const base = { street: "", latitude: 20, longitude: 0 };
+  const crew = [{ ...usualCrewMember("odile"), base, zone: "America/Denver" }];
+  expect(times(offerTimes(wanted(), around({ crew })))).toEqual([["17:15", "00:00", 0]]);
+});
+
+it("sends who carries what it takes", () => {
+  const crew = [{ ...usualCrewMember("odile"), carries: ["Tire machine"] }, usualCrewMember("tomas")];
+  const who = (carries: string[]): string[] =>
+    offerTimes(wanted({ carries }), around({ crew })).map((each) => each.mechanicId);
+  expect(who(["tire machine"])).toEqual(["odile", "tomas"]);
+  expect(who(["Gas scale"])).toEqual(["tomas"]);
 });

@@ -1,14 +1,10 @@
+import { instantAt } from "../dates/dates";
 import { calendarDays, dayAt, type CalendarDay } from "./calendarDays";
 import { visitStanding } from "../visits/standing";
 import type { VisitState } from "../visits/state";
 import { canDo, hoursOn, type CrewMember } from "./crewMember";
+import type { Spot } from "./spot";
 import { findSlots, type PlannedDay, type PlannedStop } from "./slots";
-
-/** A point on the map; nulls: nobody knows. */
-export interface Spot {
-  latitude: number | null;
-  longitude: number | null;
-}
 
 /** What a time is looked for. */
 export interface TimeWanted {
@@ -16,6 +12,14 @@ export interface TimeWanted {
   minutes: number;
   /** As the jobs ask for them. */
   skills: readonly string[];
+  /** What the van must carry. */
+  carries: readonly string[];
+  /** Not before this instant, such as when the last part is there; null: from now on. */
+  notBefore: string | null;
+  /** The part of the day that is wished for, in minutes of the business's clock; null: any. */
+  between: { fromMinute: number; toMinute: number } | null;
+  /** The soonest first, whatever the drive. */
+  isUrgent: boolean;
   /** Only this mechanic; null: whoever can. */
   mechanicId: string | null;
   /** A visit that is moved: it stands in nobody's way. */
@@ -34,8 +38,19 @@ export interface DaysAround {
   home: Spot;
   /** Booked in these days, in any order. */
   visits: readonly VisitState[];
+  /** What else keeps a mechanic: times held for somebody, appointments of their own. */
+  busy: readonly BusyTime[];
   /** Whole minutes of driving between two points. */
   travel: (from: Spot, to: Spot) => number;
+}
+
+/** A time at which a mechanic cannot come. */
+export interface BusyTime {
+  mechanicId: string;
+  startsAt: string;
+  endsAt: string;
+  /** Null: wherever they are then. */
+  place: Spot | null;
 }
 
 /** A time at which a visit truly fits. */
@@ -66,22 +81,22 @@ export function offerTimes(wanted: TimeWanted, around: DaysAround): TimeOffer[] 
   const { now, zone, crew } = around;
   const calendar = calendarDays(now, zone, around.days);
   const able = crew.filter(
-    (member) => canDo(member, wanted.skills) && (wanted.mechanicId === null || wanted.mechanicId === member.personId),
+    (member) => canDo(member, wanted) && (wanted.mechanicId === null || wanted.mechanicId === member.personId),
   );
   const booked = visitsByDay(around, calendar, wanted.movesVisitId);
+  const busy = busyByDay(around, calendar);
   const days = calendar.flatMap((day) =>
     able.flatMap((member) => {
-      const visits = booked.get(dayKey(day.date, member.personId)) ?? [];
-      return dayOfVan(member, day, visits, wanted, around) ?? [];
+      const key = dayKey(day.date, member.personId);
+      const stands = { visits: booked.get(key) ?? [], busy: busy.get(key) ?? [] };
+      return dayOfVan(member, day, stands, wanted, around) ?? [];
     }),
   );
-  const visit = { minutes: wanted.minutes, from: null, to: null };
   const byId = new Map(days.map((day) => [day.planned.id, day]));
-  return findSlots(
-    visit,
-    STEP_MINUTES,
-    days.map(({ planned }) => planned),
-  ).flatMap(({ day: id, earliest, latest, added }): TimeOffer[] => {
+  const slots = groupedByWish(days).flatMap(({ wish, planned }) =>
+    findSlots({ minutes: wanted.minutes, ...wish }, STEP_MINUTES, planned),
+  );
+  const offers = slots.flatMap(({ day: id, earliest, latest, added }): TimeOffer[] => {
     const day = byId.get(id);
     if (!day) return [];
     const at = (minute: number): string => new Date(day.midnight + minute * 60_000).toISOString();
@@ -96,6 +111,28 @@ export function offerTimes(wanted: TimeWanted, around: DaysAround): TimeOffer[] 
       },
     ];
   });
+  return offers.sort(wanted.isUrgent ? bySoonest : byLeastDriving);
+}
+
+/** Equal ones stay in the order of `findSlots`. */
+function byLeastDriving(one: TimeOffer, other: TimeOffer): number {
+  return one.addedMinutes - other.addedMinutes;
+}
+
+function bySoonest(one: TimeOffer, other: TimeOffer): number {
+  return Date.parse(one.startsAt) - Date.parse(other.startsAt) || one.addedMinutes - other.addedMinutes;
+}
+
+/** Days that wish for the same minutes, so that most are looked through at once: they differ where the clock changes. */
+function groupedByWish(days: readonly DayOfVan[]): { wish: DayOfVan["wish"]; planned: PlannedDay[] }[] {
+  const groups = new Map<string, { wish: DayOfVan["wish"]; planned: PlannedDay[] }>();
+  for (const { wish, planned } of days) {
+    const key = `${wish.from} ${wish.to}`;
+    const group = groups.get(key) ?? { wish, planned: [] };
+    group.planned.push(planned);
+    groups.set(key, group);
+  }
+  return [...groups.values()];
 }
 
 const dayKey = (date: string, personId: string): string => `${date} ${personId}`;
@@ -118,8 +155,23 @@ function visitsByDay(
   return byDay;
 }
 
+/** What else keeps each mechanic on each day. */
+function busyByDay({ busy }: DaysAround, calendar: readonly CalendarDay[]): Map<string, BusyTime[]> {
+  const byDay = new Map<string, BusyTime[]>();
+  for (const time of busy)
+    for (const day of calendar) {
+      const [from, until] = [day.minuteOf(time.startsAt), day.minuteOf(time.endsAt)];
+      if (until <= 0 || from >= day.onClock(24 * 60)) continue;
+      const key = dayKey(day.date, time.mechanicId);
+      byDay.set(key, [...(byDay.get(key) ?? []), time]);
+    }
+  return byDay;
+}
+
 interface DayOfVan {
   planned: PlannedDay;
+  /** When the visit may start, in minutes from midnight. */
+  wish: { from: number | null; to: number | null };
   mechanicId: string;
   date: string;
   /** Milliseconds; minutes are counted from it. */
@@ -129,16 +181,26 @@ interface DayOfVan {
 /** A day of a mechanic as it is planned; null: they are off, or it is over. */
 function dayOfVan(
   member: CrewMember,
-  { date, weekday, midnight, minuteOf, onClock }: CalendarDay,
-  visits: readonly VisitState[],
+  { date, weekday, midnight, minuteOf, onClock: onBusinessClock }: CalendarDay,
+  { visits, busy }: { visits: readonly VisitState[]; busy: readonly BusyTime[] },
   wanted: TimeWanted,
   around: DaysAround,
 ): DayOfVan | null {
-  const { now, home, travel } = around;
+  const { now, travel } = around;
+  const home: Spot = member.base ?? around.home;
+  const { zone } = member;
+  // Hours of somebody elsewhere are those of the clock there.
+  const onClock = zone === null ? onBusinessClock : (minute: number) => minuteOf(instantAt(date, minute, zone));
   const hours = hoursOn(member, date, weekday);
   if (!hours) return null;
   // Of a day to come nothing is over yet.
   const leaveAt = Math.max(onClock(hours.fromMinute), minuteOf(now));
+  const from = latest(
+    wanted.notBefore === null ? null : minuteOf(wanted.notBefore),
+    wanted.between && onBusinessClock(wanted.between.fromMinute),
+  );
+  const to = wanted.between && onBusinessClock(wanted.between.toMinute);
+  if (from !== null && to !== null && from > to) return null;
   const backBy = onClock(hours.untilMinute);
   if (leaveAt >= backBy) return null;
   const mine = [...visits].sort((one, other) => (one.startsAt < other.startsAt ? -1 : 1));
@@ -151,7 +213,12 @@ function dayOfVan(
     fromMinute: onClock(member.pause.fromMinute),
     untilMinute: onClock(member.pause.untilMinute),
   };
-  const all = pause && pause.untilMinute > leaveAt ? withPause(nodes, pause, start) : nodes;
+  const kept = busy.reduce<Node[]>((stops, time) => {
+    const until = minuteOf(time.endsAt);
+    const startsAt = Math.max(minuteOf(time.startsAt), leaveAt);
+    return until <= leaveAt ? stops : withBusy(stops, { from: startsAt, until, place: time.place }, start);
+  }, nodes);
+  const all = pause && pause.untilMinute > leaveAt ? withPause(kept, pause, start) : kept;
   const places = [start, ...all.map(({ place }) => place), home, wanted.place];
   return {
     planned: {
@@ -161,10 +228,15 @@ function dayOfVan(
       stops: all.map(({ stop }) => stop),
       travel: places.map((from) => places.map((to) => (from === to ? 0 : travel(from, to)))),
     },
+    wish: { from, to },
     mechanicId: member.personId,
     date,
     midnight,
   };
+}
+
+function latest(one: number | null, other: number | null): number | null {
+  return one === null ? other : other === null ? one : Math.max(one, other);
 }
 
 interface Node {
@@ -178,6 +250,17 @@ function stopOf(visit: VisitState, minuteOf: (instant: string) => number, leaveA
   if (visitStanding(visit) === "onSite")
     return { id: visit.id, from: null, to: null, service: Math.max(until - leaveAt, LEAST_LEFT_MINUTES) };
   return { id: visit.id, from, to: from, service: until - from };
+}
+
+/** A time somebody cannot come, at its place or where the stop before it was. */
+function withBusy(
+  nodes: readonly Node[],
+  { from, until, place }: { from: number; until: number; place: Spot | null },
+  start: Spot,
+): Node[] {
+  const before = nodes.filter(({ stop }) => (stop.from ?? 0) <= from);
+  const stop = { id: `busy ${from}`, from, to: from, service: until - from };
+  return [...before, { stop, place: place ?? before.at(-1)?.place ?? start }, ...nodes.slice(before.length)];
 }
 
 /** A break, taken where the stop before it was. */

@@ -4,6 +4,7 @@ import { newcomerSettings } from "../customers/newcomers";
 import { inspectionPoint } from "../inspection/point";
 import { knownStreet } from "../places/knownStreet";
 import { crewMember } from "../schedule/crewMember";
+import { USUAL_VISITS, visitSettings } from "../visits/visitSettings";
 import { moneyRules } from "../quoting/moneyRules";
 import { ownersInterval } from "../servicing/ownersInterval";
 
@@ -16,9 +17,10 @@ const listVersions = z.object({
   labor: version,
   pay: version,
   crew: version,
+  visits: version,
 });
 export type ListName = keyof z.infer<typeof listVersions>;
-const FIRST_VERSIONS = { concerns: 1, intervals: 1, newcomers: 1, labor: 1, pay: 1, crew: 1 };
+const FIRST_VERSIONS = { concerns: 1, intervals: 1, newcomers: 1, labor: 1, pay: 1, crew: 1, visits: 1 };
 
 const RECEIPT_LINK_MONTHS = 18;
 
@@ -39,17 +41,21 @@ export const businessSettings = z.object({
   regions: z.array(z.string()),
   /** When mechanics drive, and what they can do; who is not there does as usual. */
   crew: z.array(crewMember).default([]),
+  visits: visitSettings.default(USUAL_VISITS),
   /** How long a receipt can be opened by the link it was sent with. */
   receiptLinkMonths: z.number().int().positive().default(RECEIPT_LINK_MONTHS),
 });
 export type BusinessSettings = z.infer<typeof businessSettings>;
 
-type Newer = "versions" | "receiptLinkMonths" | "crew";
+type Newer = "versions" | "receiptLinkMonths" | "crew" | "visits";
 type Stored = Omit<BusinessSettings, Newer> &
-  Partial<Pick<BusinessSettings, "receiptLinkMonths" | "crew">> & { versions?: Partial<BusinessSettings["versions"]> };
+  Partial<Pick<BusinessSettings, "receiptLinkMonths" | "crew" | "visits">> & {
+    versions?: Partial<BusinessSettings["versions"]>;
+  };
 
 /** Settings as they were stored, brought forward: a list that had no version yet is at its first. */
 export function upgradeSettings(stored: Stored): BusinessSettings {
-  const { versions = {}, receiptLinkMonths = RECEIPT_LINK_MONTHS, crew = [] } = stored;
-  return { ...stored, versions: { ...FIRST_VERSIONS, ...versions }, receiptLinkMonths, crew };
+  const { versions = {}, receiptLinkMonths = RECEIPT_LINK_MONTHS, crew = [], visits = USUAL_VISITS } = stored;
+  const members = crew.map((member) => crewMember.parse(member));
+  return { ...stored, versions: { ...FIRST_VERSIONS, ...versions }, receiptLinkMonths, crew: members, visits };
 }

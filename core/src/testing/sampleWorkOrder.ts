@@ -3,7 +3,9 @@ import type { WorkOrderContext } from "../workOrders/context";
 import { libraryJob, type LibraryJob } from "../quoting/libraryJob";
 import { jobTotals } from "../quoting/totals";
 import type { BusinessSettings } from "../settings/businessSettings";
+import { nothingArranged } from "../visits/arranged";
 import { VISIT_VERSION, type VisitState } from "../visits/state";
+import { USUAL_VISITS } from "../visits/visitSettings";
 import { applyCommand } from "../workOrders/applyCommand";
 import type { WorkOrderCommand } from "../workOrders/commands";
 import type { WorkOrderState } from "../workOrders/state";
@@ -42,8 +44,9 @@ export const LIBRARY: LibraryJob[] = [
   },
 ].map((job) => libraryJob.parse(job));
 export const SETTINGS: BusinessSettings = {
-  versions: { concerns: 3, intervals: 1, newcomers: 1, labor: 1, pay: 1, crew: 1 },
+  versions: { concerns: 3, intervals: 1, newcomers: 1, labor: 1, pay: 1, crew: 1, visits: 1 },
   crew: [],
+  visits: USUAL_VISITS,
   receiptLinkMonths: 18,
   phone: "",
   home: { street: "", latitude: 0, longitude: 0 },
@@ -137,6 +140,12 @@ export function bookedVisit(startsAt: string): VisitState {
     startsAt,
     endsAt: new Date(Date.parse(startsAt) + 3_600_000).toISOString(),
     note: "",
+    isLocked: false,
+    arranged: nothingArranged(),
+    readyBy: null,
+    anotherTripWhy: "",
+    series: null,
+    calledOff: null,
     bookedAt: startsAt,
     setOffAt: null,
     arrivedAt: null,

@@ -1,7 +1,8 @@
+import { nothingArranged } from "./arranged";
 import { bookedVisit } from "../testing/sampleWorkOrder";
 import { Refusal } from "../commands/refusal";
 import { applyVisitCommand } from "./applyVisitCommand";
-import type { VisitCommand } from "./commands";
+import { visitCommand, type VisitCommand } from "./commands";
 import { visitStanding } from "./standing";
 import type { VisitState } from "./state";
 
@@ -10,7 +11,7 @@ const END = "2026-11-23T18:00:00.000Z";
 const apply = (state: VisitState | null, command: VisitCommand, at = START): VisitState =>
   applyVisitCommand(state, command, { aggregateId: "visit", at });
 const { place } = bookedVisit(START);
-const book: VisitCommand = {
+const book: Extract<VisitCommand, { type: "bookVisit" }> = {
   type: "bookVisit",
   workOrderIds: ["order"],
   mechanicId: "odile",
@@ -19,6 +20,10 @@ const book: VisitCommand = {
   endsAt: END,
   note: "",
   allowOverlap: false,
+  arranged: nothingArranged(),
+  readyBy: null,
+  anotherTripWhy: "",
+  series: null,
 };
 
 it("goes from booked to over, each fact at its first time", () => {
@@ -52,7 +57,12 @@ it.each<[string, VisitState | null, VisitCommand, string]>([
     { type: "moveVisit", startsAt: START, endsAt: END, mechanicId: "m", allowOverlap: false },
     "visit/over",
   ],
-  ["cancelled when it is over", { ...bookedVisit(START), leftAt: END }, { type: "cancelVisit" }, "visit/over"],
+  [
+    "cancelled when it is over",
+    { ...bookedVisit(START), leftAt: END },
+    { type: "cancelVisit", why: null, words: "" },
+    "visit/over",
+  ],
 ])("refuses a visit %s", (_name, state, command, code) => {
   expect(() => apply(state, command)).toThrow(new Refusal(code));
 });
@@ -66,5 +76,61 @@ it("is moved and cancelled", () => {
     allowOverlap: false,
   });
   expect(moved).toMatchObject({ startsAt: END, mechanicId: "tomas" });
-  expect(visitStanding(apply(moved, { type: "cancelVisit" }))).toBe("cancelled");
+  expect(visitStanding(apply(moved, { type: "cancelVisit", why: null, words: "" }))).toBe("cancelled");
+});
+
+it("keeps why it was called off, and stands again when that was a mistake", () => {
+  const off = apply(bookedVisit(START), { type: "cancelVisit", why: "nobodyThere", words: "rang twice" }, END);
+  expect(off).toMatchObject({ cancelledAt: END, calledOff: { why: "nobodyThere", words: "rang twice" } });
+  // A second word from a device that knew no reasons takes none away.
+  expect(apply(off, { type: "cancelVisit", why: null, words: "" }).calledOff).toEqual(off.calledOff);
+  const again = apply(off, { type: "reviveVisit", allowOverlap: true });
+  expect([visitStanding(again), again.calledOff, again.overlapAllowed]).toEqual(["booked", null, true]);
+});
+
+it("stays at its time while it is locked, whatever else changes", () => {
+  const move: VisitCommand = {
+    type: "moveVisit",
+    startsAt: END,
+    endsAt: "2026-11-23T19:00:00.000Z",
+    mechanicId: "m",
+    allowOverlap: false,
+  };
+  const locked = apply(bookedVisit(START), { type: "lockVisit", isLocked: true });
+  expect(() => apply(locked, move)).toThrow(new Refusal("visit/locked"));
+  const promised = apply(locked, { type: "promiseReady", readyBy: END });
+  expect(promised.readyBy).toBe(END);
+  expect(apply(apply(promised, { type: "lockVisit", isLocked: false }), move).startsAt).toBe(END);
+});
+
+it("keeps what was agreed, and changes only what is said anew", () => {
+  const asked = apply(null, { ...book, arranged: { ...nothingArranged(), starts: false, keyLies: "In the wheel" } });
+  const more = apply(asked, { type: "arrangeVisit", arranged: { drives: true, heightInches: 84 }, note: "Dog" });
+  expect(more.arranged).toMatchObject({ starts: false, keyLies: "In the wheel", drives: true, heightInches: 84 });
+  expect(more.note).toBe("Dog");
+  expect(apply(more, { type: "arrangeVisit", arranged: { starts: null } }).arranged.starts).toBeNull();
+});
+
+it("takes several cars on one trip, twenty at most and never none", () => {
+  const two = apply(bookedVisit(START), { type: "takeAlong", workOrderId: "other" });
+  expect(two.workOrderIds).toEqual(["order", "other"]);
+  expect(apply(two, { type: "takeAlong", workOrderId: "other" }).workOrderIds).toHaveLength(2);
+  const one = apply(two, { type: "leaveOut", workOrderId: "order" });
+  expect(one.workOrderIds).toEqual(["other"]);
+  expect(() => apply(one, { type: "leaveOut", workOrderId: "other" })).toThrow(new Refusal("visit/last-car"));
+  const full = { ...two, workOrderIds: Array.from({ length: 20 }, (_, index) => `o${index}`) };
+  expect(() => apply(full, { type: "takeAlong", workOrderId: "more" })).toThrow(new Refusal("visit/too-many-cars"));
+  expect(() => apply({ ...two, leftAt: END }, { type: "takeAlong", workOrderId: "x" })).toThrow(
+    new Refusal("visit/over"),
+  );
+});
+
+it("reads commands of an app that knew less", () => {
+  const { arranged: _a, readyBy: _r, anotherTripWhy: _w, series: _s, ...before } = book;
+  const ids = {
+    workOrderIds: ["0b52f6d4-7d0c-4a53-9a3c-2a3a5c1d0001"],
+    mechanicId: "0b52f6d4-7d0c-4a53-9a3c-2a3a5c1d0002",
+  };
+  expect(visitCommand.parse({ ...before, ...ids })).toEqual({ ...book, ...ids });
+  expect(visitCommand.parse({ type: "cancelVisit" })).toEqual({ type: "cancelVisit", why: null, words: "" });
 });

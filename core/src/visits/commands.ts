@@ -2,11 +2,27 @@ import { z } from "zod";
 import type { CommandContext } from "../commands/context";
 import { Refusal } from "../commands/refusal";
 import { ruleFor } from "../commands/rule";
-import { arrive, bookVisit, cancelVisit, leave, moveVisit, setOff } from "./commandSchemas";
+import {
+  arrangeVisit,
+  arrive,
+  bookVisit,
+  cancelVisit,
+  leave,
+  leaveOut,
+  lockVisit,
+  moveVisit,
+  promiseReady,
+  reviveVisit,
+  setOff,
+  takeAlong,
+} from "./commandSchemas";
+import { arranged } from "./arranged";
 import type { VisitRefusal } from "./refusals";
 import { visitStanding } from "./standing";
 import { VISIT_VERSION, type VisitState } from "./state";
 
+/** Of one trip. */
+const MOST_CARS = 20;
 /** What is longer stands in the way of every later booking. */
 const LONGEST_MS = 24 * 60 * 60 * 1000;
 
@@ -20,6 +36,7 @@ export const visitRules = {
     apply(state, { startsAt, endsAt, mechanicId, allowOverlap: overlapAllowed }) {
       const standing = visitStanding(state);
       if (standing === "over" || standing === "cancelled") throw new Refusal<VisitRefusal>("visit/over");
+      if (state.isLocked) throw new Refusal<VisitRefusal>("visit/locked");
       requireSpan(startsAt, endsAt);
       return { startsAt, endsAt, mechanicId, overlapAllowed };
     },
@@ -27,9 +44,46 @@ export const visitRules = {
   cancelVisit: rule({
     schema: cancelVisit,
     kind: "intention",
-    apply(state, _command, { at }) {
+    apply(state, { why, words }, { at }) {
       if (visitStanding(state) === "over") throw new Refusal<VisitRefusal>("visit/over");
-      return { cancelledAt: state.cancelledAt ?? at };
+      const calledOff = why === null ? null : { why, words };
+      return { cancelledAt: state.cancelledAt ?? at, calledOff: calledOff ?? state.calledOff };
+    },
+  }),
+  reviveVisit: rule({
+    schema: reviveVisit,
+    kind: "intention",
+    apply: (_state, { allowOverlap }) => ({ cancelledAt: null, calledOff: null, overlapAllowed: allowOverlap }),
+  }),
+  lockVisit: rule({ schema: lockVisit, kind: "intention", apply: (_state, { isLocked }) => ({ isLocked }) }),
+  promiseReady: rule({ schema: promiseReady, kind: "intention", apply: (_state, { readyBy }) => ({ readyBy }) }),
+  arrangeVisit: rule({
+    schema: arrangeVisit,
+    kind: "fact",
+    apply: (state, { arranged: said, note = state.note }) => ({
+      arranged: arranged.parse({ ...state.arranged, ...said }),
+      note,
+    }),
+  }),
+  takeAlong: rule({
+    schema: takeAlong,
+    kind: "intention",
+    apply(state, { workOrderId }) {
+      const standing = visitStanding(state);
+      if (standing === "over" || standing === "cancelled") throw new Refusal<VisitRefusal>("visit/over");
+      const workOrderIds = [...new Set([...state.workOrderIds, workOrderId])];
+      if (workOrderIds.length > MOST_CARS) throw new Refusal<VisitRefusal>("visit/too-many-cars");
+      return { workOrderIds };
+    },
+  }),
+  leaveOut: rule({
+    schema: leaveOut,
+    kind: "intention",
+    apply(state, { workOrderId }) {
+      if (visitStanding(state) === "over") throw new Refusal<VisitRefusal>("visit/over");
+      const workOrderIds = state.workOrderIds.filter((id) => id !== workOrderId);
+      if (workOrderIds.length === 0) throw new Refusal<VisitRefusal>("visit/last-car");
+      return { workOrderIds };
     },
   }),
   setOff: rule({
@@ -53,12 +107,39 @@ export const visitRules = {
   }),
 };
 
-export const visitCommand = z.discriminatedUnion("type", [bookVisit, moveVisit, cancelVisit, setOff, arrive, leave]);
+export const visitCommand = z.discriminatedUnion("type", [
+  bookVisit,
+  moveVisit,
+  cancelVisit,
+  reviveVisit,
+  lockVisit,
+  promiseReady,
+  arrangeVisit,
+  takeAlong,
+  leaveOut,
+  setOff,
+  arrive,
+  leave,
+]);
 export type VisitCommand = z.infer<typeof visitCommand>;
+/** As it is given: what is left out stands as usual. */
+export type VisitCommandInput = z.input<typeof visitCommand>;
 
 /** A visit as it is booked. @throws {Refusal} when it ends before it starts. */
 export function booked(
-  { workOrderIds, mechanicId, place, startsAt, endsAt, note, allowOverlap }: z.output<typeof bookVisit>,
+  {
+    workOrderIds,
+    mechanicId,
+    place,
+    startsAt,
+    endsAt,
+    note,
+    allowOverlap,
+    arranged: agreed,
+    readyBy,
+    anotherTripWhy,
+    series,
+  }: z.output<typeof bookVisit>,
   { aggregateId: id, at }: Pick<CommandContext, "aggregateId" | "at">,
 ): VisitState {
   requireSpan(startsAt, endsAt);
@@ -71,12 +152,18 @@ export function booked(
     startsAt,
     endsAt,
     overlapAllowed: allowOverlap,
+    isLocked: false,
     note,
+    arranged: agreed,
+    readyBy,
+    anotherTripWhy,
+    series,
     bookedAt: at,
     setOffAt: null,
     arrivedAt: null,
     leftAt: null,
     cancelledAt: null,
+    calledOff: null,
   };
 }
 

@@ -1,10 +1,20 @@
 import { z } from "zod";
 import { place } from "../places/place";
+import { arranged } from "./arranged";
+import { calledOff } from "./calledOff";
 
 const instant = z.iso.datetime();
 
 /** How a visit's state is written now; an older one is brought forward when it is read. @see upgradeVisit */
-export const VISIT_VERSION = 2;
+export const VISIT_VERSION = 3;
+
+/** Of which row of repeated visits one is. */
+export const visitSeries = z.object({
+  id: z.string(),
+  /** RFC 5545, such as `FREQ=MONTHLY;COUNT=6`. */
+  rule: z.string(),
+});
+export type VisitSeries = z.infer<typeof visitSeries>;
 
 /** One trip to one place at one time by one mechanic, for one or several work orders. */
 export const visitState = z.object({
@@ -17,11 +27,21 @@ export const visitState = z.object({
   endsAt: instant,
   /** Booked or moved although the mechanic was busy then. */
   overlapAllowed: z.boolean(),
+  /** Stays where it is when the day is planned anew. */
+  isLocked: z.boolean(),
   note: z.string(),
+  arranged,
+  /** What was promised; null: nothing. */
+  readyBy: instant.nullable(),
+  /** Why the work takes another trip; empty: it is the first, or nobody said. */
+  anotherTripWhy: z.string(),
+  series: visitSeries.nullable(),
   bookedAt: instant,
   setOffAt: instant.nullable(),
   arrivedAt: instant.nullable(),
   leftAt: instant.nullable(),
   cancelledAt: instant.nullable(),
+  /** Why; null: it stands, or nobody said. */
+  calledOff: calledOff.nullable(),
 });
 export type VisitState = z.infer<typeof visitState>;

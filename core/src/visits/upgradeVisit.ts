@@ -1,3 +1,4 @@
+import { nothingArranged } from "./arranged";
 import { VISIT_VERSION, type VisitState } from "./state";
 
 /** A stored visit of any version. What was stored was checked when it was written. */
@@ -13,6 +14,18 @@ export function upgradeVisit(stored: StoredVisit): VisitState {
   const version = stored.version ?? 1;
   // Whether a busy mechanic was booked on purpose was not written down; it must not stand in anybody's way now.
   if (version === 1) return upgradeVisit({ ...stored, overlapAllowed: true, version: 2 });
+  // Nothing was asked, promised or locked before it could be written down.
+  if (version === 2)
+    return upgradeVisit({
+      ...stored,
+      isLocked: false,
+      arranged: nothingArranged(),
+      readyBy: null,
+      anotherTripWhy: "",
+      series: null,
+      calledOff: null,
+      version: VISIT_VERSION,
+    });
   throw new RangeError(`visits of version ${JSON.stringify(version)} are not known here`);
 }
 

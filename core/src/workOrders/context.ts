@@ -2,10 +2,11 @@ import type { InspectionContext } from "../inspection/commands";
 import type { PaymentContext } from "../payments/commands";
 import type { MoneyRules } from "../quoting/moneyRules";
 import type { QuotingContext } from "../quoting/quoteChanges";
+import type { VisitFeeContext } from "../quoting/visitFee";
 
 /** What a command of a work order is applied with: what each area needs, put together. */
-export interface WorkOrderContext extends InspectionContext, QuotingContext, PaymentContext {
-  settings: InspectionContext["settings"] & { rules: MoneyRules };
+export interface WorkOrderContext extends InspectionContext, QuotingContext, PaymentContext, VisitFeeContext {
+  settings: InspectionContext["settings"] & VisitFeeContext["settings"] & { rules: MoneyRules };
   /** The customer named by the command pays no tax. */
   taxExempt: boolean;
 }

@@ -1,4 +1,5 @@
 import visitBefore from "../testing/samples/visit.v1.json";
+import visitBefore2 from "../testing/samples/visit.v2.json";
 import workOrderBefore from "../testing/samples/workOrder.v1.json";
 import { partStatus } from "../sourcing/partStatus";
 import { visitState } from "../visits/state";
@@ -33,6 +34,12 @@ it("a visit of version 1 opens, and stands in nobody's way", () => {
   const upgraded = upgradeVisit(visitBefore);
   expect(visitState.parse(upgraded)).toEqual(upgraded);
   expect(upgraded.overlapAllowed).toBe(true);
+});
+
+it("a visit of version 2 opens with nothing asked, promised or locked", () => {
+  const upgraded = upgradeVisit(visitBefore2);
+  expect(visitState.parse(upgraded)).toEqual(upgraded);
+  expect(upgraded).toMatchObject({ overlapAllowed: false, isLocked: false, readyBy: null, calledOff: null });
 });
 
 it("what is current is handed back as it is, and what is newer than the program is not guessed at", () => {

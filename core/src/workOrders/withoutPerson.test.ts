@@ -1,3 +1,4 @@
+import { nothingArranged } from "../visits/arranged";
 import { receiptOf } from "../payments/receipt";
 import { SETTINGS, LIBRARY, FULL_ACTOR } from "../testing/sampleWorkOrder";
 import { applyCommand } from "../workOrders/applyCommand";
@@ -81,8 +82,14 @@ it("a visit keeps its town and time, not the house", () => {
     longitude: -122,
   };
   const visit = {
-    version: 2 as const,
+    version: 3 as const,
     overlapAllowed: false,
+    isLocked: false,
+    arranged: { ...nothingArranged(), whoIsThere: "Ana", keyLies: "Under the pot", maySayYes: "Ana, 555", roof: true },
+    readyBy: null,
+    anotherTripWhy: "The nut is seized",
+    series: null,
+    calledOff: { why: "customer" as const, words: "Ana is ill" },
     id: "v",
     workOrderIds: ["w"],
     mechanicId: "m",
@@ -99,6 +106,9 @@ it("a visit keeps its town and time, not the house", () => {
   expect(visitWithoutPerson(visit)).toEqual({
     ...visit,
     note: "",
+    arranged: { ...nothingArranged(), roof: true },
+    anotherTripWhy: "",
+    calledOff: { why: "customer", words: "" },
     place: { street: "", town: "Larkhaven", region: "WA", postcode: "98099", latitude: null, longitude: null },
   });
 });

@@ -17,7 +17,15 @@ export function workOrderWithoutPerson(state: WorkOrderState): WorkOrderState {
   };
 }
 
-/** A visit without the house it went to; the town stays, since taxes hang on it. */
+/** A visit without the house it went to and what was agreed there; the town stays, since taxes hang on it. */
 export function visitWithoutPerson(state: VisitState): VisitState {
-  return { ...state, place: { ...state.place, street: "", latitude: null, longitude: null }, note: "" };
+  const { arranged, calledOff } = state;
+  return {
+    ...state,
+    place: { ...state.place, street: "", latitude: null, longitude: null },
+    note: "",
+    arranged: { ...arranged, whoIsThere: "", keyLies: "", maySayYes: "" },
+    anotherTripWhy: "",
+    calledOff: calledOff && { ...calledOff, words: "" },
+  };
 }

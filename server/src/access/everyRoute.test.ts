@@ -8,13 +8,18 @@ import { startTestServer, type HttpAnswer, type TestPerson, type TestServer } fr
 
 type Name = keyof typeof routes;
 /** Ids of one business, one of each kind. */
-type Ids = Record<"workOrder" | "customer" | "vehicle" | "visit" | "person" | "line" | "photo" | "import", string>;
+type Ids = Record<
+  "workOrder" | "customer" | "vehicle" | "visit" | "person" | "line" | "photo" | "import" | "moveAsk",
+  string
+>;
 
 let server: TestServer;
 let here: Ids;
 let there: Ids;
 let theirIds: Set<string>;
 let token: string;
+let newTimeToken: string;
+let calendarToken: string;
 const people: { login: string; rights: Right[]; person: TestPerson }[] = [];
 
 beforeAll(async () => {
@@ -33,6 +38,13 @@ beforeAll(async () => {
   theirIds.add(there.photo).add(there.line).add(there.import).delete("");
   await own.post(`/api/work-orders/${here.workOrder}/receipt-messages`, { messageId: uuid() });
   token = await linkToken();
+  newTimeToken = `new-time-of-${(await own.get<{ business: { id: string } }>("/api/session")).body.business.id}`;
+  const renewed = await own.post<{ links: { url: string | null }[] }>(`/api/calendar-links/${here.person}`, {});
+  calendarToken =
+    renewed.body.links
+      .find(({ url }) => url !== null)
+      ?.url?.split("/")
+      .at(-1) ?? "";
 });
 afterAll(() => server?.stop());
 
@@ -59,7 +71,19 @@ async function idsOf(who: TestPerson, isTheirs: boolean, otherId: string): Promi
     ),
     photo: uuid(),
     import: uuid(),
+    moveAsk: uuid(),
   };
+  await server.db.query(
+    `insert into move_asks (business_id, id, visit_id, starts_at, ends_at, mechanic_id, from_starts_at, asked_by, why,
+       message, asked_at, answer_by)
+     select business_id, '${ids.moveAsk}', id, '2031-06-01T17:00Z', '2031-06-01T18:00Z', mechanic_id, starts_at, mechanic_id,
+       'Rain', '', now(), '2031-05-01T00:00Z' from visits where MINE and not cancelled
+     order by set_off_at is null desc limit 1`.replace("MINE", `business_id ${isTheirs ? "=" : "<>"} '${otherId}'`),
+  );
+  await server.db.query(
+    `insert into directory.move_links (token, business_id, ask_id)
+     select 'new-time-of-' || business_id, business_id, id from move_asks where id = '${ids.moveAsk}'`,
+  );
   await who.send("POST", `/api/photos/${ids.photo}`, new Uint8Array(jpegOf()), { "Content-Type": "image/jpeg" });
   await who.send("POST", `/api/imports/${ids.import}?name=people.csv`, `Name\n${isTheirs ? THEIRS : "Some"} Body`, {
     "Content-Type": "text/csv",
@@ -123,6 +147,38 @@ const ASKS: Record<Name, (ids: Ids) => { id?: string; path?: string; query?: str
   offeredTimes: () => ({
     body: { place: { latitude: null, longitude: null }, minutes: 60, mechanicId: null, movesVisitId: null, days: 7 },
   }),
+  pickTime: ({ person }) => ({
+    body: {
+      heldFor: uuid(),
+      mechanicId: person,
+      startsAt: "2031-05-01T17:00:00.000Z",
+      endsAt: "2031-05-01T18:00:00.000Z",
+      place: { latitude: null, longitude: null },
+    },
+  }),
+  letTimesGo: () => ({ id: uuid() }),
+  getDays: () => ({ query: "from=2026-11-25&to=2026-11-27" }),
+  getWeather: () => ({ query: "from=2026-11-25&to=2026-11-27" }),
+  findRepeats: ({ person }) => ({
+    body: { rule: "FREQ=WEEKLY;COUNT=2", mechanicId: person, startsAt: "2031-05-01T17:00:00.000Z", minutes: 60 },
+  }),
+  askNewTimes: () => ({ body: { date: "2031-05-01" } }),
+  listMoveAsks: () => ({}),
+  sendMoveAsks: () => ({ body: { ids: [uuid()] } }),
+  answerMoveAsk: (ids) => ({ id: ids.moveAsk, body: { answer: "no" } }),
+  openNewTime: () => ({ path: newTimeToken }),
+  answerNewTime: () => ({ path: newTimeToken, body: { answer: "no" } }),
+  listCalendarLinks: () => ({}),
+  renewCalendarLink: (ids) => ({ id: ids.person }),
+  openCalendar: () => ({ path: calendarToken }),
+  visitCalendar: ({ visit }) => ({ id: visit }),
+  readBusyTimes: ({ person }) => ({
+    id: person,
+    body: new TextEncoder().encode("BEGIN:VCALENDAR\r\nEND:VCALENDAR\r\n"),
+  }),
+  forgetBusyTimes: ({ person }) => ({ id: person }),
+  visitTable: () => ({ query: "from=2026-11-25&to=2026-11-27" }),
+  changeVisits: () => ({ body: { version: 1, visits: [] } }),
   changePay: () => ({ body: { version: 1, pay: [] } }),
   changeLabor: () => ({ body: { version: 1, labor: [] } }),
   changeReceiptLinks: () => ({ body: { months: 18 } }),
@@ -246,9 +302,9 @@ async function ask(name: Name, who: TestPerson, ids: Ids): Promise<HttpAnswer> {
 /** Routes that told somebody of costs who may see them. */
 const tellOfCost = new Set<Name>();
 const textOf = ({ body }: HttpAnswer): string => (typeof body === "string" ? body : JSON.stringify(body));
-/** Calling links back comes after those who open one. */
-const LAST: Name = "callBackReceipts";
-const names = [...(Object.keys(routes) as Name[]).filter((name) => ![...ELSEWHERE, LAST].includes(name)), LAST];
+/** Calling links back, and renewing them, comes after those who open one. */
+const LAST: Name[] = ["callBackReceipts", "renewCalendarLink"];
+const names = [...(Object.keys(routes) as Name[]).filter((name) => ![...ELSEWHERE, ...LAST].includes(name)), ...LAST];
 
 describe.each(names)("%s", (name) => {
   const route: Route = routes[name];

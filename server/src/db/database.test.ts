@@ -77,6 +77,7 @@ it("migrates once, also when started again on the same database", async () => {
     "0014-supplier-phones",
     "0015-photo-pieces",
     "0016-library-changes",
+    "0017-booking",
   ]);
   const customers = await server.db.query<{ count: string }>("select count(*)::int as count from customers", {
     type: QueryTypes.SELECT,

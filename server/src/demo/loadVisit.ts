@@ -1,5 +1,5 @@
 import type { DemoVisit } from "@mechanon/demo";
-import type { Place, VisitCommand } from "@mechanon/core";
+import { nothingArranged, type Place, type VisitCommand } from "@mechanon/core";
 import { v7 as uuid } from "uuid";
 import { runVisitCommands } from "../visits/service";
 import type { DemoRun } from "./demoRun";
@@ -25,6 +25,10 @@ export async function loadVisit(
       endsAt,
       note: visit.note ?? "",
       allowOverlap: true,
+      arranged: nothingArranged(),
+      readyBy: null,
+      anotherTripWhy: "",
+      series: null,
     },
     bookedAt,
   );

@@ -13,12 +13,16 @@ import { httpPostcodes } from "./postcodes/httpPostcodes";
 import type { Postcodes } from "./postcodes/port";
 import { httpRecalls } from "./recalls/httpRecalls";
 import type { Recalls } from "./recalls/port";
+import { httpRouting } from "./routing/httpRouting";
+import type { RoutingServer } from "./routing/port";
 import { httpServiceHistory } from "./serviceHistory/httpServiceHistory";
 import type { ServiceHistory } from "./serviceHistory/port";
 import { httpSpecs } from "./specs/httpSpecs";
 import type { Specs } from "./specs/port";
 import { httpSuppliers } from "./suppliers/httpSuppliers";
 import type { Suppliers } from "./suppliers/port";
+import { httpWeather } from "./weather/httpWeather";
+import type { Weather } from "./weather/port";
 
 /** Everything outside our walls, one port a kind. Each call throws an OutsideError when the other side fails. */
 export interface Outside {
@@ -32,10 +36,13 @@ export interface Outside {
   recalls: Recalls;
   serviceHistory: ServiceHistory;
   messenger: Messenger;
+  weather: Weather;
+  /** null: none is configured. */
+  routing: RoutingServer | null;
 }
 
 /** The outside as the stand-ins speak it. */
-export function connectOutside(baseUrl: string, timeoutMs: number): Outside {
+export function connectOutside(baseUrl: string, timeoutMs: number, routingUrl: string | null): Outside {
   const http = new OutsideHttp(timeoutMs);
   return {
     plateRegister: httpPlateRegister(http, baseUrl),
@@ -48,5 +55,7 @@ export function connectOutside(baseUrl: string, timeoutMs: number): Outside {
     recalls: httpRecalls(http, baseUrl),
     serviceHistory: httpServiceHistory(http, baseUrl),
     messenger: httpMessenger(http, baseUrl),
+    weather: httpWeather(http, baseUrl),
+    routing: routingUrl === null ? null : httpRouting(http, routingUrl),
   };
 }

@@ -17,6 +17,7 @@ import {
   changeNewcomers,
   changePay,
   changeReceiptLinks,
+  changeVisits,
   keepPhrase,
 } from "./service";
 
@@ -77,6 +78,7 @@ export function settingsRoutes(mounting: Mounting, { config, db, rules }: Deps):
   mounting.route(routes.changeIntervals, ({ scope, body }) => changeIntervals(db, scope.businessId, body));
   mounting.route(routes.changeLabor, ({ scope, body }) => changeLabor(db, scope.businessId, body));
   mounting.route(routes.changePay, ({ scope, body }) => changePay(db, scope, body));
+  mounting.route(routes.changeVisits, ({ scope, body }) => changeVisits(db, scope.businessId, body));
   mounting.route(routes.changeCrew, ({ scope, body }) => changeCrew(db, scope.businessId, body));
   mounting.route(routes.changeReceiptLinks, ({ scope, body }) => changeReceiptLinks(db, scope.businessId, body.months));
   mounting.route(routes.newcomerReport, ({ scope }) => {

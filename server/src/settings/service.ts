@@ -16,6 +16,7 @@ import {
   type ListName,
   type NewcomerSettings,
   type PersonPay,
+  type VisitSettings,
 } from "@mechanon/core";
 import type { routes } from "@mechanon/contract";
 import type { Sequelize } from "sequelize";
@@ -121,6 +122,22 @@ export async function changeCrew(
     ),
   }));
   return { crew };
+}
+
+/**
+ * Changes what stands about visits.
+ * @throws {AppError} as `changeConcerns`.
+ */
+export async function changeVisits(
+  db: Sequelize,
+  businessId: string,
+  { version, visits: changes }: BodyOf<typeof routes.changeVisits>,
+): Promise<VisitSettings> {
+  const { visits } = await changeList(db, businessId, "visits", ({ visits: before, versions }) => {
+    const [after = before] = changed([before], changes, wholeOf, version === versions.visits, 1);
+    return { visits: after };
+  });
+  return visits;
 }
 
 /**

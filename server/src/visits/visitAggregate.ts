@@ -12,6 +12,7 @@ import {
 } from "@mechanon/core";
 import type { Aggregate, Run } from "../commands/aggregate";
 import { askPrepared } from "../db/askPrepared";
+import { letGo } from "../schedule/heldTimes";
 import { queueMessage } from "../messages/service";
 import { refreshLists } from "../workOrders/refreshLists";
 
@@ -27,7 +28,7 @@ export const visitAggregate: Aggregate<VisitState, VisitCommand, object> = {
 
   prepare: async (_run, command) => ({ command, context: {} }),
 
-  async store({ deps, scope, id, transaction }, _before, after, revision, records) {
+  async store({ deps, scope, id, transaction }, before, after, revision, records) {
     await askPrepared(
       deps.db,
       "select store_visit($1, $2, $3, $4, $5)",
@@ -40,12 +41,17 @@ export const visitAggregate: Aggregate<VisitState, VisitCommand, object> = {
       ],
       transaction,
     );
-    if (after) await refreshLists(deps.db, scope.businessId, after.workOrderIds, transaction);
+    if (!after) return 0;
+    // A work order that was left out waits for a time again.
+    const served = [...new Set([...(before?.workOrderIds ?? []), ...after.workOrderIds])];
+    await refreshLists(deps.db, scope.businessId, served, transaction);
     return 0;
   },
 
   async effects(run, before, after, command) {
     if (command.type === "setOff" && !before?.setOffAt) await tellCustomers(run, after, command.driveMinutes);
+    if (command.type === "bookVisit" || command.type === "moveVisit")
+      await letGo(run.deps.db, run.scope.businessId, [after.id, ...after.workOrderIds], run.transaction);
   },
 };
 
@@ -57,7 +63,12 @@ const PLAN = `
       select from visits where business_id = $1 and mechanic_id = $3 and id <> $4
         and tstzrange(starts_at, ends_at) && tstzrange($5, $6)
         and not cancelled and left_at is null and state->>'leftAt' is null
-    ) as "isBusy"`;
+    ) as "isBusy",
+    exists (
+      select from held_times where business_id = $1 and mechanic_id = $3 and person_id <> $7
+        and held_for <> all($2::uuid[]) and held_for <> $4 and expires_at > now()
+        and tstzrange(starts_at, ends_at) && tstzrange($5, $6)
+    ) as "isHeld"`;
 
 /** What only the server can see: that all a visit names is there, and that the mechanic is free. */
 async function checkPlan(
@@ -65,17 +76,26 @@ async function checkPlan(
   state: VisitState,
   command: VisitCommand,
 ): Promise<void> {
-  if (command.type !== "bookVisit" && command.type !== "moveVisit") return;
+  if (!isPlanned(command)) return;
   const { workOrderIds, mechanicId, startsAt, endsAt } = state;
-  const [plan] = await askPrepared<{ orders: number; isMechanic: boolean; isBusy: boolean }>(
+  const [plan] = await askPrepared<{ orders: number; isMechanic: boolean; isBusy: boolean; isHeld: boolean }>(
     deps.db,
     PLAN,
-    [scope.businessId, workOrderIds, mechanicId, id, startsAt, endsAt],
+    [scope.businessId, workOrderIds, mechanicId, id, startsAt, endsAt, scope.actor.id],
     transaction,
   );
   if (plan?.orders !== new Set(workOrderIds).size) throw new Refusal<VisitRefusal>("visit/no-work-order");
   if (!plan.isMechanic) throw new Refusal<VisitRefusal>("visit/no-mechanic");
-  if (plan.isBusy && !command.allowOverlap) throw new Refusal<VisitRefusal>("visit/overlaps");
+  if (command.type === "takeAlong" || command.allowOverlap) return;
+  if (plan.isBusy) throw new Refusal<VisitRefusal>("visit/overlaps");
+  if (plan.isHeld) throw new Refusal<VisitRefusal>("visit/held");
+}
+
+type Planned = Extract<VisitCommand, { type: "bookVisit" | "moveVisit" | "reviveVisit" | "takeAlong" }>;
+
+/** Whether a command says where somebody is when, or what for. */
+function isPlanned(command: VisitCommand): command is Planned {
+  return ["bookVisit", "moveVisit", "reviveVisit", "takeAlong"].includes(command.type);
 }
 
 const TOLD = `

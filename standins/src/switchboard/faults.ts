@@ -12,6 +12,9 @@ export const FAULTS = {
   directory: ["none", "slow", "down"],
   postcodes: ["none", "slow", "down"],
   addresses: ["none", "slow", "down"],
+  /** It rains all the time, for the next two days, or not at all. */
+  weather: ["none", "slow", "down", "wet", "wetTwoDays", "dry"],
+  routing: ["none", "slow", "down"],
   objects: ["none", "slow", "down"],
 } as const;
 export type Service = keyof typeof FAULTS;

@@ -14,6 +14,7 @@ import * as toldChanges from "./0013-told-changes";
 import * as supplierPhones from "./0014-supplier-phones";
 import * as photoPieces from "./0015-photo-pieces";
 import * as libraryChanges from "./0016-library-changes";
+import * as booking from "./0017-booking";
 
 /** All migrations, oldest first. A landed one is never changed; a new one follows it. */
 export const MIGRATIONS: { name: string; sql: string }[] = [
@@ -33,4 +34,5 @@ export const MIGRATIONS: { name: string; sql: string }[] = [
   { name: "0014-supplier-phones", sql: supplierPhones.up },
   { name: "0015-photo-pieces", sql: photoPieces.up },
   { name: "0016-library-changes", sql: libraryChanges.up },
+  { name: "0017-booking", sql: booking.up },
 ];
