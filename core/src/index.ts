@@ -101,7 +101,10 @@ export { roadTravel } from "./roads/roadTimes";
 export { crewMember, isUsualCrewMember, usualCrewMember, type CrewMember } from "./schedule/crewMember";
 export { needsOfVisit, type VisitNeeds } from "./schedule/needsOfVisit";
 export { offerTimes, type BusyTime, type DaysAround, type TimeOffer } from "./schedule/offerTimes";
+export { moveBreaks, type MoveAround, type MoveBreak, type MoveTo } from "./schedule/moveBreaks";
 export type { Spot } from "./schedule/spot";
+export { calendarDays, type CalendarDay } from "./schedule/calendarDays";
+export { hoursOn } from "./schedule/crewMember";
 export { daylightOf, isInDaylight, type Daylight } from "./schedule/sunTimes";
 export { hourOfWeather, weatherThen, type HourOfWeather, type WeatherThen } from "./schedule/weather";
 export { placeFaults, type PlaceFault } from "./schedule/placeFaults";
@@ -161,8 +164,10 @@ export {
   showDate,
   showDay,
   isZone,
+  minuteOfDay,
   minutesBetween,
   showMoment,
+  showPlainMoment,
   showTime,
   showTimeOfDay,
 } from "./dates/dates";

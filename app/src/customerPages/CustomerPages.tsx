@@ -3,6 +3,7 @@ import { SafeAreaProvider } from "react-native-safe-area-context";
 import { FaceProvider } from "../ui/face";
 import { Notice } from "../ui/Notice";
 import { Screen } from "../ui/Screen";
+import { NewTimePage } from "./NewTimePage";
 import { ReceiptPage } from "./ReceiptPage";
 
 const queries = new QueryClient({ defaultOptions: { queries: { retry: 1, staleTime: 5_000 } } });
@@ -24,8 +25,9 @@ export function CustomerPages({ path }: { path: string }) {
 }
 
 function pageOf(path: string): React.ReactNode {
-  const token = /^\/r\/([^/]+)\/?$/.exec(path)?.[1];
-  if (token !== undefined) return <ReceiptPage token={decodeURIComponent(token)} />;
+  const [, kind, token] = /^\/([rt])\/([^/]+)\/?$/.exec(path) ?? [];
+  if (kind === "r" && token !== undefined) return <ReceiptPage token={decodeURIComponent(token)} />;
+  if (kind === "t" && token !== undefined) return <NewTimePage token={decodeURIComponent(token)} />;
   return (
     <Screen title="Nothing here">
       <Notice text="This link leads nowhere. Open it from your message once more; some programs cut off its end." />

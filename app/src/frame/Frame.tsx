@@ -1,5 +1,5 @@
 import { usePathname, useRouter, type Href } from "expo-router";
-import { CircleDashed, CirclePlus, Milestone, Search, UserRound, type IconShape } from "../ui/icons";
+import { CalendarDays, CircleDashed, CirclePlus, Milestone, Search, UserRound, type IconShape } from "../ui/icons";
 import { useState, type ReactNode } from "react";
 import { StyleSheet, View } from "react-native";
 import { DayRoad } from "../day/DayRoad";
@@ -13,6 +13,7 @@ import { useFrameKeys } from "./useFrameKeys";
 
 const PLACES: readonly { href: Href & string; label: string; icon: IconShape }[] = [
   { href: "/", label: "Day", icon: Milestone },
+  { href: "/calendar", label: "Calendar", icon: CalendarDays },
   { href: "/open", label: "Open", icon: CircleDashed },
   { href: "/new", label: "New", icon: CirclePlus },
   { href: "/find", label: "Find", icon: Search },
@@ -31,7 +32,7 @@ export function Frame({ children }: { children: ReactNode }) {
   return (
     <View style={[styles.frame, { backgroundColor: colors.paper, flexDirection: isWide ? "row" : "column" }]}>
       {isWide ? <Bar path={path} isWide /> : null}
-      {isWide ? (
+      {isWide && path !== "/calendar" ? (
         <View style={[styles.day, { borderColor: colors.hairline }]} role="complementary" aria-label="Day">
           <DayRoad compact />
         </View>

@@ -44,5 +44,5 @@ const styles = StyleSheet.create({
     minWidth: 300,
   },
   row: { flexDirection: "row", gap: SPACE.l },
-  key: { width: 40 },
+  key: { width: 92 },
 });

@@ -1,12 +1,20 @@
 /** Every key of the app, with what it does; `?` lists them. */
 export const KEYS = [
   { key: "d", does: "The day" },
+  { key: "c", does: "The calendar" },
   { key: "o", does: "Everything open" },
   { key: "n", does: "New work order" },
   { key: "f", does: "Find" },
   { key: "a", does: "The next act of the sheet" },
   { key: "j", does: "Add a job to the sheet" },
   { key: "b", does: "Book a visit for the sheet" },
+  { key: "← →", does: "Calendar: before and after" },
+  { key: "1 2 3", does: "Calendar: day, week, list" },
+  { key: "t", does: "Calendar: today" },
+  { key: "alt ←↑→↓", does: "Calendar: move the picked visit" },
+  { key: "m", does: "Calendar: move it there" },
+  { key: "k", does: "Calendar: lock the picked visit, or unlock it" },
+  { key: "u", does: "Calendar: take the last move back" },
   { key: "Esc", does: "Out of a field, so that letters are keys again" },
   { key: "?", does: "This list" },
 ] as const;

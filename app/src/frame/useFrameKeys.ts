@@ -5,6 +5,7 @@ import { useHotkeys } from "react-hotkeys-hook";
 export function useFrameKeys(toggleHelp: () => void): void {
   const router = useRouter();
   useHotkeys("d", () => router.navigate("/"));
+  useHotkeys("c", () => router.navigate("/calendar"));
   useHotkeys("o", () => router.navigate("/open"));
   useHotkeys("n", () => router.navigate("/new"), { preventDefault: true });
   useHotkeys("f", () => router.navigate("/find"), { preventDefault: true });

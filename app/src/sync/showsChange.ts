@@ -7,6 +7,8 @@ export type KnownChange = Pick<ChangeEvent, "id" | "revision"> & Partial<ChangeE
 /** Keys of what shows many: what a change may put into it or take out of it. */
 const LISTS: ReadonlySet<unknown> = new Set([
   "day",
+  "days",
+  "moveAsks",
   "openWork",
   "openWorkPage",
   "offeredTimes",
@@ -25,8 +27,8 @@ const LISTS: ReadonlySet<unknown> = new Set([
 export function showsChange(change: KnownChange, key: readonly unknown[], answer: unknown, zone: string): boolean {
   const [name, of] = key;
   if (!LISTS.has(name)) return false;
-  // Whatever is booked or moved takes and frees times.
-  if (name === "offeredTimes") return change.kind === undefined || change.kind === "visit";
+  // Whatever is booked or moved takes and frees times, and may be what somebody was asked about.
+  if (name === "offeredTimes" || name === "moveAsks") return change.kind === undefined || change.kind === "visit";
   if (change.kind === undefined || answer === undefined) return true;
   if (name === "openWorkPage")
     return (
@@ -40,6 +42,7 @@ export function showsChange(change: KnownChange, key: readonly unknown[], answer
     if (name === "openWork" || days === undefined) return true;
     return (
       (name === "day" && days.some((day) => day === of)) ||
+      (name === "days" && days.some((day) => String(of) <= day && day <= String(key[2]))) ||
       mentions(answer, [change.id, ...(change.workOrderIds ?? [])])
     );
   }

@@ -1,6 +1,7 @@
 // Each icon by itself: the package's index would bring all of them into the app.
 export { default as ArrowLeft } from "lucide-react-native/icons/arrow-left";
 export { default as Banknote } from "lucide-react-native/icons/banknote";
+export { default as CalendarDays } from "lucide-react-native/icons/calendar-days";
 export { default as Camera } from "lucide-react-native/icons/camera";
 export { default as CarFront } from "lucide-react-native/icons/car-front";
 export { default as Check } from "lucide-react-native/icons/check";

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { hourOfWeather } from "@mechanon/core";
+import { hourOfWeather, JOB_CONDITIONS } from "@mechanon/core";
 import { dayField, idField, idParams, instantField, textField } from "../fields";
 import { route } from "../route";
 import { dayVisit } from "../visits/dayVisit";
@@ -57,6 +57,17 @@ const moveAsks = z.object({
   /** Stops that need it dry and for which no other time was found. */
   without: z.array(z.object({ visitId: z.string(), customerName: z.string() })),
 });
+
+/** What a move would break. */
+const moveBreak = z.discriminatedUnion("what", [
+  z.object({ what: z.enum(["locked", "past", "off", "hours", "pause", "parts"]) }),
+  z.object({ what: z.literal("overlap"), visitId: z.string() }),
+  z.object({ what: z.literal("busy"), startsAt: z.string() }),
+  z.object({ what: z.enum(["skills", "carries"]), missing: z.array(z.string()) }),
+  z.object({ what: z.literal("late"), visitId: z.string(), minutes: z.number().int() }),
+  z.object({ what: z.literal("promise"), minutes: z.number().int() }),
+  z.object({ what: z.literal("place"), condition: z.enum(JOB_CONDITIONS) }),
+]);
 
 /** The visits of a calendar link, one for each mechanic. */
 const calendarLinks = z.object({ links: z.array(z.object({ personId: z.string(), url: z.string().nullable() })) });
@@ -169,6 +180,17 @@ export const scheduleRoutes = {
       longitude: z.coerce.number().min(-180).max(180).optional(),
     }),
     answer: z.object({ hours: z.array(hourOfWeather) }),
+  }),
+  checkMove: route({
+    method: "post",
+    path: "/api/visits/:id/move-check",
+    area: "schedule",
+    summary: "What a move of a visit would break, before it is done",
+    params: idParams,
+    body: z
+      .strictObject({ mechanicId: idField, startsAt: instantField, endsAt: instantField })
+      .refine(({ startsAt, endsAt }) => startsAt < endsAt, "it ends before it begins"),
+    answer: z.object({ breaks: z.array(moveBreak) }),
   }),
   findRepeats: route({
     method: "post",

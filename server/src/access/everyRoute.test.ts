@@ -159,6 +159,10 @@ const ASKS: Record<Name, (ids: Ids) => { id?: string; path?: string; query?: str
   letTimesGo: () => ({ id: uuid() }),
   getDays: () => ({ query: "from=2026-11-25&to=2026-11-27" }),
   getWeather: () => ({ query: "from=2026-11-25&to=2026-11-27" }),
+  checkMove: ({ visit, person }) => ({
+    id: visit,
+    body: { mechanicId: person, startsAt: "2031-05-01T17:00:00.000Z", endsAt: "2031-05-01T18:00:00.000Z" },
+  }),
   findRepeats: ({ person }) => ({
     body: { rule: "FREQ=WEEKLY;COUNT=2", mechanicId: person, startsAt: "2031-05-01T17:00:00.000Z", minutes: 60 },
   }),

@@ -7,6 +7,7 @@ import type { Deps, Scope } from "../scope";
 import { visitsOfDays } from "../visits/day";
 import { busyTimes, forgetBusyTimes, replaceBusyTimes } from "./busyTimes";
 import { calendarLinks, openCalendar, renewCalendarLink, visitCalendar } from "./calendars";
+import { checkMove } from "./checkMove";
 import { findAddresses } from "./findAddresses";
 import { forecast } from "./forecast";
 import { letGo } from "./heldTimes";
@@ -36,7 +37,7 @@ export function scheduleRoutes(mounting: Mounting, deps: Deps): void {
     return {};
   });
   mounting.route(routes.getDays, async ({ scope, query }) => ({
-    visits: await visitsOfDays(db, scope, query),
+    visits: await visitsOfDays(db, scope, query, true),
     busy: await busyTimes(db, scope.businessId, [
       instantAt(query.from, 0, scope.timeZone),
       instantAt(addDays(query.to, 1), 0, scope.timeZone),
@@ -47,6 +48,9 @@ export function scheduleRoutes(mounting: Mounting, deps: Deps): void {
     const at = { latitude: latitude ?? home.latitude, longitude: longitude ?? home.longitude };
     return { hours: await forecast(outside, scope.timeZone, { from, to, ...at }) };
   });
+  mounting.route(routes.checkMove, async ({ scope, params, body }) => ({
+    breaks: await checkMove(deps, scope, params.id, body, new Date()),
+  }));
   mounting.route(routes.findRepeats, async ({ scope, body }) => {
     await requireMechanic(scope.businessId, body.mechanicId);
     return findRepeats(db, scope, body);

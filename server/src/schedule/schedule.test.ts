@@ -188,6 +188,23 @@ it("stands again only where the mechanic is free still", async () => {
   expect(again.outcomes).toMatchObject([{ outcome: "refused", refusal: "visit/overlaps" }]);
 });
 
+it("says what a move would break before it is done, and changes nothing", async () => {
+  const standing = await book(dayFrom(25, 9), "Bram");
+  const visit = await book(dayFrom(26, 9));
+  const check = async (time: object) =>
+    (await odile.post<{ breaks: object[]; code: string }>(`/api/visits/${visit.id}/move-check`, time)).body;
+  expect((await check(dayFrom(25, 14))).breaks).toEqual([]);
+  expect((await check({ ...dayFrom(25, 9) })).breaks).toMatchObject([
+    { what: "overlap", visitId: standing.id },
+    { what: "late" },
+  ]);
+  expect((await check(dayFrom(25, 21))).breaks).toEqual([{ what: "hours" }]);
+  expect((await check({ ...dayFrom(25, 9), mechanicId: uuid() })).code).toBe("mechanic/not-found");
+  const day = addDays(TODAY, 26);
+  const { body } = await odile.get<{ visits: DayVisit[] }>(`/api/days?from=${day}&to=${day}`);
+  expect(body.visits.find((each) => each.visit.id === visit.id)?.visit.startsAt).toBe(visit.startsAt);
+});
+
 it("gives days with the visits of all mechanics, and the weather where it is asked for", async () => {
   const { body } = await odile.get<{ visits: DayVisit[] }>(`/api/days?from=${TODAY}&to=${addDays(TODAY, 6)}`);
   expect(new Set(body.visits.map(({ visit }) => visit.mechanicId)).size).toBeGreaterThan(1);

@@ -2,7 +2,7 @@ import { showMoney, visitFeeCents } from "@mechanon/core";
 import { sendCommand } from "../../sync/give";
 import { Button } from "../../ui/Button";
 import { feeIds } from "./feeActs";
-import type { VisitProps } from "./VisitCard";
+import type { VisitProps } from "./visitProps";
 
 /** What coming out costs this car of the trip: one tap puts it on the quote, or sets it right when cars came or went. */
 export function CallOutFee({ visit, view, business }: VisitProps) {

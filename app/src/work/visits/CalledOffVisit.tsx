@@ -9,7 +9,7 @@ import { SPACE } from "../../ui/theme";
 import { Words } from "../../ui/Words";
 import { CALL_OFF_WORDS } from "./callOffWords";
 import { callOffFeeActs, feeIds } from "./feeActs";
-import type { VisitProps } from "./VisitCard";
+import type { VisitProps } from "./visitProps";
 
 /** A trip that did not take place: why, the owner's fee where it is due, and taking it back. */
 export function CalledOffVisit({ visit, view, business }: VisitProps) {

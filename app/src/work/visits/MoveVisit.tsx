@@ -5,7 +5,7 @@ import { anyTime, type Slot, type SlotWish } from "../../booking/slot";
 import { sendVisitCommand } from "../../sync/give";
 import { Button } from "../../ui/Button";
 import { Notice } from "../../ui/Notice";
-import type { VisitProps } from "./VisitCard";
+import type { VisitProps } from "./visitProps";
 import { needsOfWork } from "./visitWork";
 
 /** Another time for a booked visit. */

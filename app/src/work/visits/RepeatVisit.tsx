@@ -16,7 +16,7 @@ import { WaitingRows } from "../../ui/WaitingRows";
 import { Words } from "../../ui/Words";
 import { repeatActs } from "./repeatActs";
 import { MOST_TRIPS, REPEATS, ruleWithTrips, type RepeatRule } from "./repeatRules";
-import type { VisitProps } from "./VisitCard";
+import type { VisitProps } from "./visitProps";
 
 const USUAL_TRIPS = 3;
 

@@ -1,13 +1,12 @@
 import { useState } from "react";
 import { Linking, StyleSheet, View } from "react-native";
-import { accessAt, showMoment, showTime, slipsPast, visitStanding, type VisitState } from "@mechanon/core";
-import { routes, type WorkOrderView } from "@mechanon/contract";
+import { accessAt, showMoment, showTime, slipsPast, visitStanding } from "@mechanon/core";
+import { routes } from "@mechanon/contract";
 import { addressOf } from "../../api/call";
 import { CallQuestions } from "../../booking/CallQuestions";
 import { PlaceCheck } from "../../booking/PlaceCheck";
 import { useToday } from "../../day/useDay";
 import { useNow } from "../../day/useNow";
-import type { Business } from "../../session/useSession";
 import { sendVisitCommand } from "../../sync/give";
 import { Button } from "../../ui/Button";
 import { useColors } from "../../ui/face";
@@ -20,6 +19,7 @@ import { CarsAlong } from "./CarsAlong";
 import { MoveVisit } from "./MoveVisit";
 import { ReadyBy } from "./ReadyBy";
 import { RepeatVisit } from "./RepeatVisit";
+import type { VisitProps } from "./visitProps";
 import { needsOfWork } from "./visitWork";
 
 const STANDING_WORDS = {
@@ -29,12 +29,6 @@ const STANDING_WORDS = {
   over: "Over",
   cancelled: "Called off",
 } as const;
-
-export interface VisitProps {
-  visit: VisitState;
-  view: WorkOrderView;
-  business: Business;
-}
 
 type Doing = "moving" | "callingOff" | "promising" | "repeating" | "cars";
 

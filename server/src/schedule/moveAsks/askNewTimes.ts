@@ -8,16 +8,13 @@ import {
   needsOfVisit,
   newTimeText,
   placeFaults,
-  showMoment,
+  showPlainMoment,
   textPhone,
-  upgradeWorkOrder,
   visitStanding,
   weatherThen,
-  type CustomerDetails,
   type HourOfWeather,
   type TimeOffer,
   type VisitState,
-  type WorkOrderState,
 } from "@mechanon/core";
 import type { MoveAsk } from "@mechanon/contract";
 import type { Transaction } from "sequelize";
@@ -28,6 +25,7 @@ import { visitsOfDays } from "../../visits/day";
 import { forecast } from "../forecast";
 import { heldForOthers, holdTimes, startHolding, type Holder } from "../heldTimes";
 import { timesFor, travelFor, type Looking } from "../offeredTimes";
+import { withWork, workOf, type VisitWithWork } from "../withWork";
 import { listMoveAsks } from "./listMoveAsks";
 
 /** A new time is looked for in so many days from today. */
@@ -35,11 +33,6 @@ const DAYS_LOOKED = 14;
 const WHY = "Rain is likely";
 
 type AskDeps = Pick<Deps, "db" | "outside" | "rules" | "config">;
-
-interface Stop {
-  visit: VisitState;
-  orders: { id: string; state: WorkOrderState; customer: CustomerDetails | null; customerName: string }[];
-}
 
 /**
  * Finds a new time for each stop of a day that needs it dry where rain is likely, holds it until the owner's hour, and
@@ -68,11 +61,7 @@ export async function askNewTimes(
   const without: { visitId: string; customerName: string }[] = [];
   for (const { visit, orders } of stops) {
     const hours = await weatherAt(visit);
-    const work = {
-      jobs: orders.flatMap(({ state }) => state.jobs),
-      concerns: orders.flatMap(({ state }) => state.concerns),
-    };
-    const needs = needsOfVisit(work, library, settings.visits, visit.arranged);
+    const needs = needsOfVisit(workOf({ orders }), library, settings.visits, visit.arranged);
     const isWet = (when: { startsAt: string; endsAt: string }): boolean =>
       placeFaults(needs, {
         agreed: visit.arranged,
@@ -120,29 +109,11 @@ export async function askNewTimes(
 }
 
 /** Booked stops of a day that may be moved, with what they are for. */
-async function stopsOf({ db }: AskDeps, scope: Scope, date: string): Promise<Stop[]> {
+async function stopsOf({ db }: AskDeps, scope: Scope, date: string): Promise<VisitWithWork[]> {
   const visits = (await visitsOfDays(db, scope, { from: date, to: date }))
     .map(({ visit }) => visit)
     .filter((visit) => visitStanding(visit) === "booked" && !visit.isLocked);
-  const rows = await askPrepared<{
-    id: string;
-    state: Readonly<Record<string, unknown>>;
-    customer: CustomerDetails | null;
-    customerName: string | null;
-  }>(
-    db,
-    `select w.id, w.state, c.details as customer, c.name as "customerName" from work_orders w
-     left join customers c on c.business_id = w.business_id and c.id = w.customer_id
-     where w.business_id = $1 and w.id = any($2::uuid[])`,
-    [scope.businessId, visits.flatMap(({ workOrderIds }) => workOrderIds)],
-  );
-  const orders = new Map(
-    rows.map(({ state, customerName, ...row }) => [
-      row.id,
-      { ...row, state: upgradeWorkOrder(state), customerName: customerName ?? "" },
-    ]),
-  );
-  return visits.map((visit) => ({ visit, orders: visit.workOrderIds.flatMap((id) => orders.get(id) ?? []) }));
+  return withWork(db, scope.businessId, visits);
 }
 
 /** The owner's next hour; where the visit begins before that, until it begins. */
@@ -155,18 +126,17 @@ function answerBy({ startsAt }: VisitState, minute: number, zone: string, now: D
 async function keepAsk(
   { db, config }: AskDeps,
   scope: Scope,
-  { visit, orders }: Stop,
+  { visit, orders }: VisitWithWork,
   offer: TimeOffer,
   until: string,
   transaction: Transaction,
 ): Promise<void> {
   const { businessId, businessName, timeZone: zone, actor } = scope;
   const [id, token] = [uuid(), randomBytes(24).toString("base64url")];
-  const today = dayOf(new Date().toISOString(), zone);
   const message = newTimeText(businessName, {
     why: WHY,
-    from: showMoment(visit.startsAt, zone, today),
-    to: showMoment(offer.startsAt, zone, today),
+    from: showPlainMoment(visit.startsAt, zone),
+    to: showPlainMoment(offer.startsAt, zone),
     link: `${config.publicUrl}/t/${token}`,
   });
   const details = orders.find(({ customer }) => customer !== null)?.customer;

@@ -1,0 +1,1 @@
+export { CalendarLinksScreen as default } from "../../calendar/CalendarLinksScreen";

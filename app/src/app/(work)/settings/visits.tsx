@@ -1,0 +1,1 @@
+export { VisitSettings as default } from "../../../settings/VisitSettings";
