@@ -160,3 +160,38 @@ describe("the demo scenario", () => {
       expect(LIBRARY.map(({ id }) => id)).toEqual(expect.arrayContaining(order.jobs ?? []));
   });
 });
+
+describe("the weather", () => {
+  const hours = async (fault: string): Promise<{ at: string; rainPercent: number }[]> => {
+    await set("weather", fault);
+    const [from, to] = [0, 72].map((hour) => new Date(Date.now() + hour * 3_600_000).toISOString());
+    const query = new URLSearchParams({ latitude: "48", longitude: "-122", from: from ?? "", to: to ?? "" });
+    const answer = (await (await fetch(`${url}/weather?${query.toString()}`)).json()) as {
+      hours: { at: string; rainPercent: number }[];
+    };
+    await set("weather", "none");
+    return answer.hours;
+  };
+  it("is the same for an hour and a place, however often it is asked", async () => {
+    const first = await hours("none");
+    expect(first.length).toBeGreaterThanOrEqual(72);
+    expect(await hours("none")).toEqual(first);
+  });
+  it("rains all the time, for two days, or not at all, as it is switched", async () => {
+    const percents = async (fault: string): Promise<Set<number>> =>
+      new Set((await hours(fault)).map(({ rainPercent }) => rainPercent));
+    expect(await percents("wet")).toEqual(new Set([90]));
+    expect(await percents("dry")).toEqual(new Set([0]));
+    expect(await percents("wetTwoDays")).toEqual(new Set([90, 0]));
+  });
+});
+
+it("answers a table of seconds between points, and nothing for what is none", async () => {
+  const table = (points: string) => fetch(`${url}/routing/table/v1/driving/${points}?annotations=duration`);
+  const { durations } = (await (await table("-122,48;-122.1,48")).json()) as { durations: number[][] };
+  expect(durations).toEqual([
+    [0, expect.closeTo(677, -1)],
+    [expect.closeTo(677, -1), 0],
+  ]);
+  expect((await table("here;there")).status).toBe(400);
+});

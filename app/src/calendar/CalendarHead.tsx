@@ -1,5 +1,4 @@
 import { StyleSheet, View } from "react-native";
-import type { BusinessView } from "@mechanon/contract";
 import { Button } from "../ui/Button";
 import { Choices } from "../ui/Choices";
 import { useColors } from "../ui/face";
@@ -8,6 +7,7 @@ import { ChevronLeft, ChevronRight } from "../ui/icons";
 import { Press } from "../ui/Press";
 import { SPACE } from "../ui/theme";
 import { useCalendar } from "./calendarStore";
+import type { Driver } from "./driversOf";
 import { CALENDAR_VIEWS, turned, viewTitle } from "./calendarView";
 
 const TITLES = { day: "Day", week: "Week", list: "List" } as const;
@@ -15,10 +15,9 @@ const VIEWS = CALENDAR_VIEWS.map((value) => ({ value, label: TITLES[value] }));
 const ALL = "all";
 
 /** Which days, how, and of whom. */
-export function CalendarHead({ business, date, today }: { business: BusinessView; date: string; today: string }) {
+export function CalendarHead({ drivers, date, today }: { drivers: readonly Driver[]; date: string; today: string }) {
   const colors = useColors();
   const { view, mechanicId, change } = useCalendar();
-  const mechanics = business.people.filter(({ isMechanic }) => isMechanic);
   return (
     <View style={styles.head}>
       <View style={styles.days}>
@@ -35,12 +34,12 @@ export function CalendarHead({ business, date, today }: { business: BusinessView
       </View>
       <View style={styles.choices}>
         <Choices label="Shown as" options={VIEWS} value={view} onChoose={(next) => change({ view: next })} />
-        {mechanics.length > 1 ? (
+        {drivers.length > 1 ? (
           <Choices
             label="Of whom"
             options={[
               { value: ALL, label: "All" },
-              ...mechanics.map(({ id, name }) => ({ value: id, label: name.split(" ")[0] ?? name })),
+              ...drivers.map(({ id, name }) => ({ value: id, label: name.split(" ")[0] ?? name })),
             ]}
             value={mechanicId ?? ALL}
             onChoose={(id) => change({ mechanicId: id === ALL ? null : id })}

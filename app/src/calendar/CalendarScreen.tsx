@@ -1,10 +1,11 @@
 import { useRouter } from "expo-router";
 import { StyleSheet, View } from "react-native";
-import { daylightOf, type HourOfWeather } from "@mechanon/core";
+import { daylightOf, visitStanding, type HourOfWeather } from "@mechanon/core";
 import type { BusinessView } from "@mechanon/contract";
 import { errorWords } from "../api/problem";
 import { useWeather } from "../booking/useWeather";
 import { useToday } from "../day/useDay";
+import { useNow } from "../day/useNow";
 import { AsOf } from "../offline/AsOf";
 import { useBusiness } from "../session/useSession";
 import { Button } from "../ui/Button";
@@ -19,6 +20,8 @@ import { Agenda } from "./Agenda";
 import { CalendarHead } from "./CalendarHead";
 import { useCalendar } from "./calendarStore";
 import { daysOfView, eachDay } from "./calendarView";
+import { driversOf, type Driver } from "./driversOf";
+import { GapNotice } from "./GapNotice";
 import type { GridColumn } from "./gridPlace";
 import { MovePanel } from "./MovePanel";
 import { TimeGrid } from "./TimeGrid";
@@ -40,6 +43,7 @@ function Calendar({ business }: { business: BusinessView }) {
   const router = useRouter();
   const isWide = useIsWide();
   const today = useToday();
+  const now = useNow();
   const { view, date: shown, mechanicId, selectedId } = useCalendar();
   const date = shown ?? today;
   const range = daysOfView(view, date);
@@ -48,6 +52,9 @@ function Calendar({ business }: { business: BusinessView }) {
   const mine = (visits ?? []).filter(({ visit }) => mechanicId === null || visit.mechanicId === mechanicId);
   const selected = visits?.find(({ visit }) => visit.id === selectedId);
   useCalendarKeys(visits ?? [], business.timeZone);
+  const drivers = driversOf(business, visits ?? []);
+  const stranded = drivers.filter(({ hasLeft }) => hasLeft);
+  const off = mine.filter(({ visit }) => visitStanding(visit) === "cancelled" && visit.endsAt > now);
   const panel = <MovePanel business={business} stop={selected} stops={visits ?? []} />;
   const common = { business, stops: mine, busy, hours };
   // A phone has room for one day as a grid; more are a list.
@@ -55,21 +62,30 @@ function Calendar({ business }: { business: BusinessView }) {
   return (
     <View style={styles.columns}>
       <Screen title="Calendar" foot={isWide ? undefined : panel}>
-        <CalendarHead business={business} date={date} today={today} />
+        <CalendarHead drivers={drivers} date={date} today={today} />
         <AsOf answeredAt={answeredAt} />
         {error && !visits ? (
           <Notice text={errorWords(error)} action={{ label: "Try again", onPress: () => void refetch() }} />
         ) : null}
         {!visits && !error ? <WaitingRows label="Loading the calendar" /> : null}
+        {stranded.length > 0 ? (
+          <Notice
+            text={`${stranded.map(({ name }) => name).join(", ")} drives no more, and visits are still booked there. Move them to somebody else.`}
+          />
+        ) : null}
         {view === "day" ? <DayLine {...{ business, date, hours }} /> : null}
         {visits && isGrid ? (
           <TimeGrid
             {...common}
             isDay={view === "day"}
-            columns={columnsOf(eachDay(range), mechanicId, view === "day", business)}
+            drivers={drivers}
+            columns={columnsOf(eachDay(range), mechanicId, view === "day", drivers)}
           />
         ) : null}
         {visits && !isGrid ? <Agenda {...common} days={eachDay(range)} all={visits} /> : null}
+        {isGrid
+          ? off.map((stop) => <GapNotice key={stop.visit.id} stop={stop} all={visits ?? []} business={business} />)
+          : null}
         <View style={styles.more}>
           <Button kind="quiet" label="Rain: who was asked" onPress={() => router.navigate("/wet-day")} />
           <Button kind="quiet" label="In other calendars" onPress={() => router.navigate("/calendars")} />
@@ -105,11 +121,12 @@ function columnsOf(
   days: readonly string[],
   mechanicId: string | null,
   isDay: boolean,
-  { people }: Pick<BusinessView, "people">,
+  drivers: readonly Driver[],
 ): GridColumn[] {
-  const mechanics = people.filter(({ isMechanic, id }) => isMechanic && (mechanicId === null || mechanicId === id));
-  if (isDay) return mechanics.map(({ id }) => ({ key: id, date: days[0] ?? "", mechanicId: id }));
-  return days.map((date) => ({ key: date, date, mechanicId }));
+  if (!isDay) return days.map((date) => ({ key: date, date, mechanicId }));
+  return drivers
+    .filter(({ id }) => mechanicId === null || mechanicId === id)
+    .map(({ id }) => ({ key: id, date: days[0] ?? "", mechanicId: id }));
 }
 
 const styles = StyleSheet.create({

@@ -115,6 +115,7 @@ function Proposed({ business, stop, stops, to }: MovePanelProps & { stop: DayVis
       {breaks.length > 0 ? (
         <Notice text={breaks.map((broken) => moveBreakWords(broken, zone, nameOf)).join(" ")} />
       ) : null}
+      <View style={styles.foot} />
       <Button
         kind="next"
         label={`${breaks.length > 0 ? "Move all the same to" : "Move to"} ${when}`}
@@ -132,6 +133,7 @@ function Proposed({ business, stop, stops, to }: MovePanelProps & { stop: DayVis
 }
 
 const styles = StyleSheet.create({
-  list: { gap: SPACE.s },
+  list: { gap: SPACE.s, flexGrow: 1 },
+  foot: { flexGrow: 1 },
   acts: { flexDirection: "row", flexWrap: "wrap", gap: SPACE.s },
 });

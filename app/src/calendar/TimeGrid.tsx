@@ -28,6 +28,7 @@ import { SPACE } from "../ui/theme";
 import { useIsWide } from "../ui/useIsWide";
 import { Words } from "../ui/Words";
 import { useCalendar } from "./calendarStore";
+import type { Driver } from "./driversOf";
 import {
   FIRST_MINUTE,
   freeHalfHours,
@@ -53,6 +54,7 @@ const WET_HEAD = 128;
 
 interface TimeGridProps {
   business: BusinessView;
+  drivers: readonly Driver[];
   columns: readonly GridColumn[];
   stops: readonly DayVisit[];
   busy: readonly OwnTime[];
@@ -62,7 +64,7 @@ interface TimeGridProps {
 }
 
 /** Visits along the hours of a day, a column for each day or mechanic; one is dragged, or tapped and then its new time. */
-export function TimeGrid({ business, columns, stops, busy, hours, isDay }: TimeGridProps) {
+export function TimeGrid({ business, drivers, columns, stops, busy, hours, isDay }: TimeGridProps) {
   const isWide = useIsWide();
   const { timeZone: zone } = business;
   const propose = useCalendar((state) => state.propose);
@@ -85,7 +87,7 @@ export function TimeGrid({ business, columns, stops, busy, hours, isDay }: TimeG
             key={column.key}
             column={column}
             isAlone={columns.length === 1}
-            {...{ business, stops, busy, hours, isDay, perMinute, headHeight }}
+            {...{ business, drivers, stops, busy, hours, isDay, perMinute, headHeight }}
           />
         ))}
       </View>
@@ -119,15 +121,15 @@ interface ColumnProps extends Omit<TimeGridProps, "columns"> {
   perMinute: number;
 }
 
-function Column({ business, column, isAlone, isDay, headHeight, stops, busy, hours, perMinute }: ColumnProps) {
+function Column({ business, drivers, column, isAlone, isDay, headHeight, stops, busy, hours, perMinute }: ColumnProps) {
   const colors = useColors();
   const today = useToday();
   const isWide = useIsWide();
   const { setNodeRef, isOver } = useDroppable({ id: column.key });
   const { selectedId, proposed } = useCalendar();
-  const { timeZone: zone, people, settings } = business;
+  const { timeZone: zone, settings } = business;
   const { date, mechanicId } = column;
-  const mechanics = people.filter(({ isMechanic, id }) => isMechanic && (mechanicId === null || id === mechanicId));
+  const mechanics = drivers.filter(({ id }) => mechanicId === null || id === mechanicId);
   const here = (span: { startsAt: string; endsAt: string }): boolean =>
     dayOf(span.startsAt, zone) <= date && dayOf(span.endsAt, zone) >= date;
   const shown = stops.filter(

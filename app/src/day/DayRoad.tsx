@@ -187,6 +187,11 @@ function Stop({ piece, zone }: { piece: Extract<RoadPiece, { kind: "stop" }>; zo
             </Words>
             <Words size="small" tone="muted">{`${visit.place.street}, ${visit.place.town}`}</Words>
             {visit.note ? <Words size="small">{visit.note}</Words> : null}
+            {visit.readyBy === null ? null : (
+              <Words size="small" strong tone={piece.slipMinutes > 0 ? "alarm" : "muted"} figures>
+                {`Promised by ${showTime(visit.readyBy, zone)}${piece.slipMinutes > 0 ? `: ${lateWords(piece.slipMinutes)} by the plan, call them` : ""}`}
+              </Words>
+            )}
             {piece.overdueMinutes > 0 ? (
               <Words size="small" strong tone="alarm" figures>
                 {lateWords(piece.overdueMinutes)}

@@ -1,4 +1,4 @@
-import { driveMinutes, visitStanding, type BusinessSettings, type VisitStanding } from "@mechanon/core";
+import { driveMinutes, slipsPast, visitStanding, type BusinessSettings, type VisitStanding } from "@mechanon/core";
 import type { DayVisit } from "@mechanon/contract";
 
 /** One piece of the day's road, from the top down. */
@@ -11,6 +11,8 @@ export type RoadPiece =
       stop: DayVisit;
       standing: VisitStanding;
       /** Since it should have begun. */ overdueMinutes: number;
+      /** By which it will be ready after what was promised. */
+      slipMinutes: number;
     };
 
 /**
@@ -40,7 +42,8 @@ export function roadOf(visits: readonly DayVisit[], home: BusinessSettings["home
     pieces.push({ kind: "drive", key: `drive-${visit.id}`, minutes, late });
     const overdueMs = now !== null && isAhead ? Date.parse(now) - Date.parse(visit.startsAt) : 0;
     const overdueMinutes = Math.max(0, Math.floor(overdueMs / 60_000));
-    pieces.push({ kind: "stop", key: visit.id, stop, standing, overdueMinutes });
+    const slipMinutes = now === null ? 0 : slipsPast(visit, now, late);
+    pieces.push({ kind: "stop", key: visit.id, stop, standing, overdueMinutes, slipMinutes });
     from = visit.place;
     freeAt = Date.parse(visit.leftAt ?? visit.endsAt);
   }

@@ -44,6 +44,7 @@ export function VisitCard({ visit, view, business }: VisitProps) {
   const mechanic = business.people.find(({ id }) => id === visit.mechanicId)?.name ?? "";
   const { timeZone: zone } = business;
   const slips = slipsPast(visit, now);
+  const needs = needsOfWork(view, business, visit.arranged);
   const toggle = (what: Doing): void => setDoing(doing === what ? null : what);
   const isAhead = standing === "booked";
   return (
@@ -55,6 +56,7 @@ export function VisitCard({ visit, view, business }: VisitProps) {
       <Words size="small" strong tone={standing === "driving" || standing === "onSite" ? "petrol" : "muted"}>
         {[
           isAhead && visit.endsAt < now ? "Booked, and its time has passed" : STANDING_WORDS[standing],
+          isAhead && needs.isUrgent ? "urgent" : "",
           visit.isLocked ? "locked to its time" : "",
           visit.series ? "one of a row" : "",
         ]
@@ -68,13 +70,7 @@ export function VisitCard({ visit, view, business }: VisitProps) {
         <Notice text={`By the plan it is ${slips} min late for what was promised. Call before they do.`} />
       ) : null}
       {isAhead ? (
-        <PlaceCheck
-          business={business}
-          needs={needsOfWork(view, business, visit.arranged)}
-          agreed={visit.arranged}
-          place={visit.place}
-          when={visit}
-        />
+        <PlaceCheck business={business} needs={needs} agreed={visit.arranged} place={visit.place} when={visit} />
       ) : null}
       {standing === "over" ? null : (
         <CallQuestions
