@@ -30,7 +30,7 @@ export { mergedDetails } from "./customers/mergedDetails";
 export { tidyName } from "./customers/personName";
 export { readPhone, showPhone } from "./customers/phone";
 export { knowAllCountries } from "./customers/phoneMetadata";
-export { accessAt, accessLine, mainPhone, mainPlace, mayText, textPhone } from "./customers/reach";
+export { accessAt, accessLine, accessNotesAt, mainPhone, mainPlace, mayText, textPhone } from "./customers/reach";
 export { ERASED, visitWithoutPerson, workOrderWithoutPerson } from "./workOrders/withoutPerson";
 export { streetKey } from "./customers/street";
 export { withoutFormulaGuard } from "./transfer/cells";
@@ -96,7 +96,15 @@ export { partsReady, type PartsReady } from "./sourcing/partsReady";
 export { orderCostCents } from "./sourcing/orderCost";
 export { driveMinutes } from "./schedule/driveMinutes";
 export { findAddress } from "./roads/findAddress";
-export { readRoadNetwork, type RoadClass, type RoadFile, type RoadNetwork } from "./roads/roadNetwork";
+export { mapRoads, type MapBounds, type MapRoad } from "./roads/mapRoads";
+export {
+  readRoadFile,
+  readRoadNetwork,
+  ROAD_CLASSES,
+  type RoadClass,
+  type RoadFile,
+  type RoadNetwork,
+} from "./roads/roadNetwork";
 export { roadTravel } from "./roads/roadTimes";
 export { crewMember, isUsualCrewMember, usualCrewMember, type CrewMember } from "./schedule/crewMember";
 export { needsOfVisit, type VisitNeeds } from "./schedule/needsOfVisit";
@@ -150,6 +158,7 @@ export {
   type PlaceQuestion,
 } from "./visits/arranged";
 export { CALL_OFF_REASONS, type CallOffReason } from "./visits/calledOff";
+export { withKnownPlace } from "./visits/knownOfPlace";
 export { isLateCallOff } from "./visits/isLateCallOff";
 export { USUAL_VISITS, visitSettings, type CallRule, type VisitSettings } from "./visits/visitSettings";
 export { countOf } from "./text/countOf";

@@ -156,7 +156,7 @@ function Offers({
 }
 
 const styles = StyleSheet.create({
-  room: { minHeight: 200 },
+  room: { minHeight: 240 },
   list: { gap: SPACE.xs },
   offer: { borderWidth: 1, padding: SPACE.s, marginBottom: SPACE.xs, borderRadius: 4 },
 });

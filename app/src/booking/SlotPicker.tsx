@@ -86,7 +86,7 @@ export function SlotPicker({ business, wish, slot, onChange, asked, jobMinutes, 
         }
       />
       <Choices
-        label="Part of the day"
+        label="When they like"
         options={PARTS}
         value={wish.part}
         onChoose={(part) => onChange({ wish: { ...wish, part }, slot })}

@@ -72,7 +72,7 @@ it("moves a visit by two taps, says before what that breaks, and takes it back o
   // What waits to be sent shows already.
   expect(screen.getByRole("button", { name: /^11:30 am to 12:30 pm, Ana/ })).toBeTruthy();
   fireEvent.press(screen.getByTestId("undo-move"));
-  expect(given().at(-1)).toMatchObject({ type: "moveVisit", startsAt: at(9), allowOverlap: true });
+  expect(given().at(-1)).toMatchObject({ type: "moveVisit", startsAt: at(9), allowOverlap: false });
   expect(screen.queryByTestId("undo-move")).toBeNull();
 });
 

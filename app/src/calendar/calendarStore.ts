@@ -7,7 +7,7 @@ export interface DoneMove {
   visitId: string;
   workOrderId: string;
   name: string;
-  from: MoveTo;
+  from: MoveTo & { allowOverlap: boolean };
   to: MoveTo;
 }
 

@@ -82,6 +82,10 @@ export function CallerForm({
           change({ ...place, street: address });
           onDone();
         }}
+        pin={{
+          at: { latitude: draft.latitude, longitude: draft.longitude },
+          onPin: ({ latitude, longitude }) => change({ latitude, longitude }),
+        }}
         onNext={onDone}
       />
       <View style={styles.row}>

@@ -3,7 +3,7 @@ import { useRouter } from "expo-router";
 import { useRef, useState } from "react";
 import { StyleSheet, View, type TextInput } from "react-native";
 import { v7 as uuid } from "uuid";
-import { accessAt, needsOfVisit, showTime } from "@mechanon/core";
+import { accessAt, accessNotesAt, needsOfVisit, showTime, withKnownPlace } from "@mechanon/core";
 import type { VehicleSheetView } from "@mechanon/contract";
 import { errorWords } from "../api/problem";
 import { CallQuestions } from "../booking/CallQuestions";
@@ -179,7 +179,13 @@ function CallSheet({ business }: { business: Business }) {
             onChange={(picked) => change({ ...picked, bookCommandId: uuid() })}
             fault={faults.when}
           />
-          <PlaceCheck business={business} needs={needs} agreed={draft.arranged} place={place} when={draft.slot} />
+          <PlaceCheck
+            business={business}
+            needs={needs}
+            agreed={withKnownPlace(draft.arranged, draft.known && accessNotesAt(draft.known, place))}
+            place={place}
+            when={draft.slot}
+          />
           <CallQuestions
             business={business}
             agreed={draft.arranged}

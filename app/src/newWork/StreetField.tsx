@@ -1,7 +1,11 @@
-import { type Ref } from "react";
+import { useState, type Ref } from "react";
 import { ScrollView, StyleSheet, View, type TextInput } from "react-native";
 import type { Business } from "../session/useSession";
+import type { Spot } from "@mechanon/core";
+import type { Point } from "../places/mapView";
+import { PinMap } from "../places/PinMap";
 import { Button } from "../ui/Button";
+import { MapPin } from "../ui/icons";
 import { Field } from "../ui/Field";
 import { SPACE } from "../ui/theme";
 import { Words } from "../ui/Words";
@@ -16,6 +20,8 @@ export interface StreetFieldProps {
   isPlaced: boolean;
   onType: (street: string) => void;
   onPick: (offer: StreetOffer) => void;
+  /** The point it has by a pin; left out where none is put. */
+  pin?: { at: Spot; onPin: (point: Point) => void };
   onNext?: () => void;
   ref?: Ref<TextInput>;
 }
@@ -28,9 +34,11 @@ export function StreetField({
   isPlaced,
   onType,
   onPick,
+  pin,
   onNext,
   ref,
 }: StreetFieldProps) {
+  const [isMapOpen, setMapOpen] = useState(false);
   const found = useAddresses(street);
   const offers = withFound(streetsLike(street, business.settings.streets), found).filter(
     ({ address }) => address.toLowerCase() !== street.trim().toLowerCase() || !isPlaced,
@@ -67,6 +75,25 @@ export function StreetField({
             />
           ))}
         </ScrollView>
+      ) : null}
+      {pin && isMapOpen ? (
+        <PinMap
+          at={pin.at}
+          home={business.settings.home}
+          onPin={(point) => {
+            pin.onPin(point);
+            setMapOpen(false);
+          }}
+          onClose={() => setMapOpen(false)}
+        />
+      ) : null}
+      {pin && !isMapOpen ? (
+        <Button
+          kind="quiet"
+          icon={MapPin}
+          label={isPlaced ? "On the map; move the pin" : "Put a pin on the map"}
+          onPress={() => setMapOpen(true)}
+        />
       ) : null}
     </View>
   );

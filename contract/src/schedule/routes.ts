@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { hourOfWeather, JOB_CONDITIONS } from "@mechanon/core";
+import { hourOfWeather, JOB_CONDITIONS, ROAD_CLASSES } from "@mechanon/core";
 import { dayField, idField, idParams, instantField, textField } from "../fields";
 import { route } from "../route";
 import { dayVisit } from "../visits/dayVisit";
@@ -12,6 +12,8 @@ const spotBody = z.strictObject({
   latitude: z.number().min(-90).max(90).nullable(),
   longitude: z.number().min(-180).max(180).nullable(),
 });
+const latitude = z.coerce.number().min(-90).max(90);
+const longitude = z.coerce.number().min(-180).max(180);
 const minuteField = z.number().int().min(0).max(DAY_MINUTES);
 /** More are not looked at in one go. */
 const MOST_RANGE_DAYS = 62;
@@ -103,6 +105,27 @@ export const scheduleRoutes = {
     summary: "Addresses that what was typed may mean, misspelled by a letter too",
     query: z.object({ typed: textField(200).min(1) }),
     answer: z.object({ addresses: z.array(foundAddress) }),
+  }),
+  mapRoads: route({
+    method: "get",
+    path: "/api/map",
+    area: "schedule",
+    rate: { most: 1200, minutes: 60 },
+    summary: "The roads within some bounds, to be drawn",
+    query: z
+      .object({ south: latitude, west: longitude, north: latitude, east: longitude })
+      .refine(({ south, north }) => south < north, "the north is south of the south")
+      .refine(({ west, east }) => west < east, "the east is west of the west"),
+    answer: z.object({
+      roads: z.array(
+        z.object({
+          name: z.string().nullable(),
+          class: z.enum(ROAD_CLASSES),
+          /** Longitude and latitude. */
+          points: z.array(z.tuple([z.number(), z.number()])),
+        }),
+      ),
+    }),
   }),
   offeredTimes: route({
     method: "post",

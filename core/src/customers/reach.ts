@@ -50,6 +50,14 @@ export function accessAt(
   { serviceAddresses }: Pick<CustomerDetails, "serviceAddresses">,
   place: Pick<Place, "street" | "town" | "region" | "postcode">,
 ): string {
-  const there = serviceAddresses.find((address) => showPlace(address.place) === showPlace(place));
-  return there ? accessLine(there.access) : "";
+  const notes = accessNotesAt({ serviceAddresses }, place);
+  return notes ? accessLine(notes) : "";
+}
+
+/** What is kept of an address; null: nothing is. */
+export function accessNotesAt(
+  { serviceAddresses }: Pick<CustomerDetails, "serviceAddresses">,
+  place: Pick<Place, "street" | "town" | "region" | "postcode">,
+): AccessNotes | null {
+  return serviceAddresses.find((address) => showPlace(address.place) === showPlace(place))?.access ?? null;
 }

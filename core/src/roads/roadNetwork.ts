@@ -60,9 +60,14 @@ export interface RoadNetwork {
   others: Int32Array;
 }
 
+/** A road file as it is written. @throws {z.ZodError} for what is none. */
+export function readRoadFile(file: unknown): RoadFile {
+  return roadFile.parse(file);
+}
+
 /** The graph of a road file; a line of several points is a road for each two of them. @throws {z.ZodError} for what is none. */
 export function readRoadNetwork(file: unknown): RoadNetwork {
-  const { features } = roadFile.parse(file);
+  const { features } = readRoadFile(file);
   const nodes = new Map<string, number>();
   const [latitudes, longitudes]: [number[], number[]] = [[], []];
   const nodeAt = ([longitude, latitude]: readonly [number, number]): number => {

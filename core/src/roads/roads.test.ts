@@ -1,4 +1,5 @@
 import { findAddress } from "./findAddress";
+import { mapRoads } from "./mapRoads";
 import { readRoadNetwork, type RoadFile } from "./roadNetwork";
 import { roadTravel } from "./roadTimes";
 
@@ -84,5 +85,27 @@ describe("an address", () => {
   });
   it.each(["", "12", "99 Heron Landing", "3 Elsewhere Road", "3 Kelp"])("is none for %j", (typed) => {
     expect(findAddress(network, typed)).toEqual([]);
+  });
+});
+
+describe("the drawn map", () => {
+  const file: RoadFile = {
+    type: "FeatureCollection",
+    features: [
+      road([at(0), at(10)], { name: "Quay", class: "main" }),
+      road([at(0), at(5)], { class: "lane" }),
+      road([at(0), at(5)]),
+      road([at(500), at(510)], { class: "main" }),
+    ],
+  };
+  const within = (degrees: number): string[] =>
+    mapRoads(file, { south: 48 - degrees / 2, north: 48 + degrees / 2, west: -123, east: -122 }).map(
+      (each) => each.class,
+    );
+  it("has the roads within its bounds, the small ones only from near", () => {
+    expect(within(0.02)).toEqual(["main", "lane", "street"]);
+    expect(within(0.1)).toEqual(["main", "street"]);
+    expect(within(0.2)).toEqual(["main"]);
+    expect(within(2)).toEqual(["main", "main"]);
   });
 });

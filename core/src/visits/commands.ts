@@ -53,7 +53,8 @@ export const visitRules = {
   reviveVisit: rule({
     schema: reviveVisit,
     kind: "intention",
-    apply: (_state, { allowOverlap }) => ({ cancelledAt: null, calledOff: null, overlapAllowed: allowOverlap }),
+    apply: ({ cancelledAt }, { allowOverlap }) =>
+      cancelledAt === null ? {} : { cancelledAt: null, calledOff: null, overlapAllowed: allowOverlap },
   }),
   lockVisit: rule({ schema: lockVisit, kind: "intention", apply: (_state, { isLocked }) => ({ isLocked }) }),
   promiseReady: rule({ schema: promiseReady, kind: "intention", apply: (_state, { readyBy }) => ({ readyBy }) }),

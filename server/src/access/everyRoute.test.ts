@@ -147,6 +147,7 @@ const ASKS: Record<Name, (ids: Ids) => { id?: string; path?: string; query?: str
   offeredTimes: () => ({
     body: { place: { latitude: null, longitude: null }, minutes: 60, mechanicId: null, movesVisitId: null, days: 7 },
   }),
+  mapRoads: () => ({ query: "south=48&west=-122.7&north=48.02&east=-122.6" }),
   pickTime: ({ person }) => ({
     body: {
       heldFor: uuid(),

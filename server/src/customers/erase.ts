@@ -93,7 +93,14 @@ async function eraseVisits(
   });
   for (const visit of visits)
     await visit.update({ state: visitWithoutPerson(visit.state), revision: visit.revision + 1 }, { transaction });
-  await scrubHistory(db, businessId, [...orderIds, ...visits.map(({ id }) => id)], transaction);
+  const visitIds = visits.map(({ id }) => id);
+  await scrubHistory(db, businessId, [...orderIds, ...visitIds], transaction);
+  for (const sql of [
+    "delete from directory.move_links where business_id = $1 and ask_id in (select id from move_asks where business_id = $1 and visit_id = any($2))",
+    "delete from move_asks where business_id = $1 and visit_id = any($2)",
+    "delete from held_times where business_id = $1 and held_for = any($2)",
+  ])
+    await db.query(sql, { bind: [businessId, visitIds], transaction });
 }
 
 /** That something was done stays in the history, old and new; what was said in it goes. */

@@ -1,6 +1,17 @@
 import { readFileSync } from "node:fs";
 import { join } from "node:path";
-import { driveMinutes, readRoadNetwork, roadTravel, type RoadNetwork, type Spot } from "@mechanon/core";
+import {
+  driveMinutes,
+  mapRoads,
+  readRoadFile,
+  readRoadNetwork,
+  roadTravel,
+  type MapBounds,
+  type MapRoad,
+  type RoadFile,
+  type RoadNetwork,
+  type Spot,
+} from "@mechanon/core";
 
 const FILE = join(__dirname, "..", "..", "..", "demo", "roads", "region.geojson");
 /** Where nobody knows how far it is. */
@@ -9,11 +20,23 @@ const USUAL_DRIVE_MINUTES = 15;
 const LEAVE_AT_MINUTE = 10 * 60;
 
 let kept: RoadNetwork | undefined;
+let file: RoadFile | undefined;
 
 /** The roads of the region that ships with the app; read once. */
 function roads(): RoadNetwork {
-  kept ??= readRoadNetwork(JSON.parse(readFileSync(FILE, "utf8")) as unknown);
+  kept ??= readRoadNetwork(roadFile());
   return kept;
+}
+
+/** The same as they are drawn; read once. */
+function roadFile(): RoadFile {
+  file ??= readRoadFile(JSON.parse(readFileSync(FILE, "utf8")) as unknown);
+  return file;
+}
+
+/** The roads within some bounds. */
+export function roadsWithin(bounds: MapBounds): MapRoad[] {
+  return mapRoads(roadFile(), bounds);
 }
 
 /** Whole minutes of driving by the roads; far from them by a detour factor, to an unknown place a usual drive. */

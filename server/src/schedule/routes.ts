@@ -20,6 +20,7 @@ import { offeredTimes, pickTime } from "./offeredTimes";
 import { readCalendar } from "./readCalendar";
 import { findRepeats } from "./repeats";
 import { requireMechanic } from "./requireMechanic";
+import { roadsWithin } from "./roads";
 import { visitTable } from "./visitTable";
 
 export function scheduleRoutes(mounting: Mounting, deps: Deps): void {
@@ -27,6 +28,7 @@ export function scheduleRoutes(mounting: Mounting, deps: Deps): void {
   mounting.route(routes.findAddresses, async ({ query: { typed } }) => ({
     addresses: await findAddresses(outside, typed),
   }));
+  mounting.route(routes.mapRoads, ({ query }) => Promise.resolve({ roads: roadsWithin(query) }));
   mounting.route(routes.offeredTimes, async ({ scope, body }) => {
     const { settings } = await rules.now(scope.businessId);
     return offeredTimes({ db, outside, settings, now: new Date().toISOString() }, scope, body);

@@ -205,6 +205,14 @@ it("says what a move would break before it is done, and changes nothing", async 
   expect(body.visits.find((each) => each.visit.id === visit.id)?.visit.startsAt).toBe(visit.startsAt);
 });
 
+it("draws the roads around a place, and takes no bounds that are none", async () => {
+  const { body } = await odile.get<{ roads: { points: [number, number][] }[] }>(
+    "/api/map?south=48.02&west=-122.63&north=48.05&east=-122.58",
+  );
+  expect(body.roads.length).toBeGreaterThan(20);
+  expect((await odile.get("/api/map?south=49&west=-122.63&north=48.05&east=-122.58")).status).toBe(422);
+});
+
 it("gives days with the visits of all mechanics, and the weather where it is asked for", async () => {
   const { body } = await odile.get<{ visits: DayVisit[] }>(`/api/days?from=${TODAY}&to=${addDays(TODAY, 6)}`);
   expect(new Set(body.visits.map(({ visit }) => visit.mechanicId)).size).toBeGreaterThan(1);

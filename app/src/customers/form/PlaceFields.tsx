@@ -1,9 +1,10 @@
 import { useCallback } from "react";
 import { useWatch, type UseFormSetValue } from "react-hook-form";
 import { StyleSheet, View } from "react-native";
+import type { Place } from "@mechanon/core";
 import type { CustomerFields } from "@mechanon/contract";
-import { streetsLike } from "../../newWork/streets";
-import { Button } from "../../ui/Button";
+import { StreetField } from "../../newWork/StreetField";
+import { nowhere } from "../../work/nowhere";
 import { SPACE } from "../../ui/theme";
 import { TownOffer } from "../TownOffer";
 import type { Town } from "../useTowns";
@@ -30,26 +31,24 @@ export function PlaceFields({ control, setValue, name, business }: PlaceFieldsPr
     },
     [setValue, name],
   );
-  const streets = streetsLike(place?.street ?? "", business?.settings.streets ?? []);
+  const change = (part: Partial<Place>): void => setValue(name, { ...nowhere(), ...place, ...part });
   return (
     <View style={styles.list}>
-      <FormField
-        control={control}
-        name={`${name}.street`}
-        label="Street and number"
-        maxLength={200}
-        onTyped={() => {
-          setValue(`${name}.latitude`, null);
-          setValue(`${name}.longitude`, null);
-        }}
-      />
-      {streets.map(({ address, street: { name: _name, ...rest } }) => (
-        <Button
-          key={address}
-          label={`${address}, ${rest.town}`}
-          onPress={() => setValue(name, { ...rest, street: address })}
+      {business ? (
+        <StreetField
+          business={business}
+          street={place?.street ?? ""}
+          isPlaced={(place?.latitude ?? null) !== null}
+          onType={(street) => change({ street, latitude: null, longitude: null })}
+          onPick={({ address, street: { name: _name, ...found } }) => change({ ...found, street: address })}
+          pin={{
+            at: { latitude: place?.latitude ?? null, longitude: place?.longitude ?? null },
+            onPin: ({ latitude, longitude }) => change({ latitude, longitude }),
+          }}
         />
-      ))}
+      ) : (
+        <FormField control={control} name={`${name}.street`} label="Street and number" maxLength={200} />
+      )}
       <View style={styles.row}>
         <FormField control={control} name={`${name}.postcode`} label="Postcode" maxLength={20} style={styles.short} />
         <FormField control={control} name={`${name}.town`} label="Town" maxLength={100} style={styles.wide} />

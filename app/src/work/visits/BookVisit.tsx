@@ -14,7 +14,7 @@ import { Field } from "../../ui/Field";
 import { Notice } from "../../ui/Notice";
 import { SPACE } from "../../ui/theme";
 import { Words } from "../../ui/Words";
-import { needsOfWork, nextPlace } from "./visitWork";
+import { agreedThere, needsOfWork, nextPlace } from "./visitWork";
 
 interface BookVisitProps {
   view: WorkOrderView;
@@ -75,7 +75,13 @@ export function BookVisit({ view, business, isFurther, onBooked }: BookVisitProp
         asked={{ place, needs, notBefore: parts.readyAt, heldFor: view.state.id, movesVisitId: null }}
         jobMinutes={needs.minutes}
       />
-      <PlaceCheck business={business} needs={needs} agreed={agreed} place={place} when={slot} />
+      <PlaceCheck
+        business={business}
+        needs={needs}
+        agreed={agreedThere(view, agreed, place)}
+        place={place}
+        when={slot}
+      />
       <CallQuestions
         business={business}
         agreed={agreed}

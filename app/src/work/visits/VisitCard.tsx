@@ -20,7 +20,7 @@ import { MoveVisit } from "./MoveVisit";
 import { ReadyBy } from "./ReadyBy";
 import { RepeatVisit } from "./RepeatVisit";
 import type { VisitProps } from "./visitProps";
-import { needsOfWork } from "./visitWork";
+import { agreedThere, needsOfWork } from "./visitWork";
 
 const STANDING_WORDS = {
   booked: "Booked",
@@ -70,7 +70,13 @@ export function VisitCard({ visit, view, business }: VisitProps) {
         <Notice text={`By the plan it is ${slips} min late for what was promised. Call before they do.`} />
       ) : null}
       {isAhead ? (
-        <PlaceCheck business={business} needs={needs} agreed={visit.arranged} place={visit.place} when={visit} />
+        <PlaceCheck
+          business={business}
+          needs={needs}
+          agreed={agreedThere(view, visit.arranged, visit.place)}
+          place={visit.place}
+          when={visit}
+        />
       ) : null}
       {standing === "over" ? null : (
         <CallQuestions

@@ -24,6 +24,7 @@ export async function answerMoveAsk(
   if (answer === "yes") {
     const { startsAt, endsAt, mechanicId } = ask;
     // The held time is theirs: it is let go for the visit that takes it.
+    await letGo(db, scope.businessId, [id]);
     const moved = await runVisitCommands(deps, scope, ask.visitId, [
       {
         id,
@@ -38,7 +39,7 @@ export async function answerMoveAsk(
     "update move_asks set answer = $3, answered_at = now() where business_id = $1 and id = $2 and answer is null",
     [scope.businessId, id, answer],
   );
-  await letGo(db, scope.businessId, [ask.visitId]);
+  await letGo(db, scope.businessId, [id]);
 }
 
 function isOver(): AppError {

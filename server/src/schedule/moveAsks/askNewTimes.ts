@@ -141,7 +141,8 @@ async function keepAsk(
   });
   const details = orders.find(({ customer }) => customer !== null)?.customer;
   const recipient = details && mayText(details) ? textPhone(details) : null;
-  const holder: Holder = { businessId, personId: actor.id, heldFor: visit.id };
+  // Of its own: whoever looks for another time of the visit meanwhile lets none of it go.
+  const holder: Holder = { businessId, personId: actor.id, heldFor: id };
   await holdTimes(db, holder, visit.place, [offer], transaction, until);
   await askPrepared(
     db,
