@@ -2,6 +2,7 @@ import { StyleSheet, View } from "react-native";
 import { daylightOf, dayOf, showDay, showTime, visitStanding, type HourOfWeather } from "@mechanon/core";
 import type { BusinessView, DayVisit } from "@mechanon/contract";
 import { useToday } from "../day/useDay";
+import { placeLine } from "../places/placeLine";
 import { useColors } from "../ui/face";
 import { Heading } from "../ui/Heading";
 import { Press } from "../ui/Press";
@@ -76,7 +77,7 @@ function AgendaVisit({ stop, zone }: { stop: DayVisit; zone: string }) {
   return (
     <Press
       label={visitLabel(stop, zone)}
-      aria-selected={isSelected}
+      aria-current={isSelected ? "true" : undefined}
       onPress={() => select(isSelected ? null : visit.id)}
       style={[
         styles.visit,
@@ -94,7 +95,7 @@ function AgendaVisit({ stop, zone }: { stop: DayVisit; zone: string }) {
           <Words size="small" tone="muted">
             {[
               workOrders.map(({ vehicleName }) => vehicleName).join(" + "),
-              visit.place.street,
+              placeLine(visit.place),
               mechanicName.split(" ")[0],
               visit.isLocked ? "locked" : "",
             ]

@@ -47,7 +47,7 @@ export function GridVisit({ stop, zone, place, isDraggable }: GridVisitProps) {
     >
       <Press
         label={visitLabel(stop, zone)}
-        aria-selected={isSelected}
+        aria-current={isSelected ? "true" : undefined}
         onPress={() => select(isSelected ? null : visit.id)}
         style={[
           styles.visit,

@@ -7,6 +7,7 @@ import { addDays, countOf, showDay, showMoney, showTime } from "@mechanon/core";
 import { errorWords } from "../api/problem";
 import { AsOf } from "../offline/AsOf";
 import { NewerVersion } from "../offline/NewerVersion";
+import { placeLine } from "../places/placeLine";
 import { useBusiness, useMe } from "../session/useSession";
 import { useColors } from "../ui/face";
 import { Choices } from "../ui/Choices";
@@ -185,7 +186,9 @@ function Stop({ piece, zone }: { piece: Extract<RoadPiece, { kind: "stop" }>; zo
             <Words size="small" tone="muted">
               {what}
             </Words>
-            <Words size="small" tone="muted">{`${visit.place.street}, ${visit.place.town}`}</Words>
+            <Words size="small" tone="muted">
+              {placeLine(visit.place)}
+            </Words>
             {visit.note ? <Words size="small">{visit.note}</Words> : null}
             {visit.readyBy === null ? null : (
               <Words size="small" strong tone={piece.slipMinutes > 0 ? "alarm" : "muted"} figures>

@@ -63,6 +63,7 @@ export function PinMap({ at, home, onPin, onClose }: PinMapProps) {
       {error ? <Notice text={errorWords(error)} /> : null}
       <Pressable
         ref={frame}
+        role="button"
         aria-label="The roads around; press where it is, or go there by the buttons"
         onPress={({ nativeEvent }) => {
           // Pressed by the keyboard it has no place: the buttons go there.

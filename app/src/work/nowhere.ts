@@ -5,7 +5,7 @@ export function nowhere(): Place {
   return { street: "", town: "", region: "", postcode: "", latitude: null, longitude: null };
 }
 
-/** Whether nothing of an address is known. */
-export function isNowhere({ street, town, region, postcode }: Place): boolean {
-  return [street, town, region, postcode].every((part) => part.trim() === "");
+/** Whether nothing of an address is known, not even its point. */
+export function isNowhere({ street, town, region, postcode, latitude }: Place): boolean {
+  return latitude === null && [street, town, region, postcode].every((part) => part.trim() === "");
 }

@@ -6,6 +6,7 @@ import { addressOf } from "../../api/call";
 import { CallQuestions } from "../../booking/CallQuestions";
 import { PlaceCheck } from "../../booking/PlaceCheck";
 import { useToday } from "../../day/useDay";
+import { placeLine } from "../../places/placeLine";
 import { useNow } from "../../day/useNow";
 import { sendVisitCommand } from "../../sync/give";
 import { Button } from "../../ui/Button";
@@ -50,7 +51,7 @@ export function VisitCard({ visit, view, business }: VisitProps) {
   return (
     <View style={[styles.visit, { borderColor: colors.hairline }]}>
       <Words strong figures>{`${showMoment(visit.startsAt, zone, today)} to ${showTime(visit.endsAt, zone)}`}</Words>
-      <Words tone="muted">{[mechanic, visit.place.street, visit.place.town].filter(Boolean).join(" · ")}</Words>
+      <Words tone="muted">{[mechanic, placeLine(visit.place)].filter(Boolean).join(" · ")}</Words>
       {visit.note ? <Words>{visit.note}</Words> : null}
       {visit.anotherTripWhy ? <Words>{`Another trip: ${visit.anotherTripWhy}`}</Words> : null}
       <Words size="small" strong tone={standing === "driving" || standing === "onSite" ? "petrol" : "muted"}>
