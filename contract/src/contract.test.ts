@@ -194,7 +194,18 @@ describe("the table of routes", () => {
   it("opens only what a stranger needs", () => {
     const open = Object.entries(routes).filter(([, route]) => "open" in route && route.open);
     expect(open.map(([name]) => name).sort()).toEqual(
-      ["demoAccounts", "health", "openReceipt", "openReceiptPdf", "openapi", "signIn", "signOut"].sort(),
+      [
+        "answerNewTime",
+        "demoAccounts",
+        "health",
+        "openCalendar",
+        "openNewTime",
+        "openReceipt",
+        "openReceiptPdf",
+        "openapi",
+        "signIn",
+        "signOut",
+      ].sort(),
     );
   });
 });

@@ -92,7 +92,7 @@ export { broughtJobs, isWholeOrder, type BroughtJobs } from "./quoting/broughtJo
 export { isLedToBy } from "./quoting/diagnosisCredit";
 export { CUSTOMER_PAYER, creditsOf, priceWorkOrder } from "./quoting/priceWorkOrder";
 export { visitFeeCents, VISIT_FEE_TITLES } from "./quoting/visitFee";
-export { partsReady, type PartsReady } from "./sourcing/partsReady";
+export { partsReady } from "./sourcing/partsReady";
 export { orderCostCents } from "./sourcing/orderCost";
 export { driveMinutes } from "./schedule/driveMinutes";
 export { findAddress } from "./roads/findAddress";
@@ -105,15 +105,14 @@ export {
   type RoadFile,
   type RoadNetwork,
 } from "./roads/roadNetwork";
-export { roadTravel } from "./roads/roadTimes";
+export { roadTravel, type KeptDrives } from "./roads/roadTimes";
 export { crewMember, isUsualCrewMember, usualCrewMember, type CrewMember } from "./schedule/crewMember";
 export { needsOfVisit, type VisitNeeds } from "./schedule/needsOfVisit";
 export { offerTimes, type BusyTime, type DaysAround, type TimeOffer } from "./schedule/offerTimes";
-export { moveBreaks, type MoveAround, type MoveBreak, type MoveTo } from "./schedule/moveBreaks";
+export { moveBreaks, type MoveBreak, type MoveTo } from "./schedule/moveBreaks";
 export type { Spot } from "./schedule/spot";
-export { calendarDays, type CalendarDay } from "./schedule/calendarDays";
 export { hoursOn } from "./schedule/crewMember";
-export { daylightOf, isInDaylight, type Daylight } from "./schedule/sunTimes";
+export { daylightOf, type Daylight } from "./schedule/sunTimes";
 export { hourOfWeather, weatherThen, type HourOfWeather, type WeatherThen } from "./schedule/weather";
 export { placeFaults, type PlaceFault } from "./schedule/placeFaults";
 export { businessSettings, upgradeSettings, type ListName, type BusinessSettings } from "./settings/businessSettings";
@@ -147,9 +146,8 @@ export { JOB_CONDITIONS, type JobCondition } from "./places/conditions";
 export { typedPlace, type Place } from "./places/place";
 export { instant } from "./commands/fields";
 export { text } from "./text/text";
-export { visitState, type VisitSeries, type VisitState } from "./visits/state";
+export { visitState, type VisitState } from "./visits/state";
 export {
-  arranged,
   CALL_QUESTIONS,
   nothingArranged,
   PLACE_QUESTIONS,

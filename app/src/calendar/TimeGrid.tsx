@@ -50,7 +50,7 @@ const WIDE_HOUR = 48;
 const DRAG_FROM = 6;
 /** Of the columns, and where a wet one says so. */
 const HEAD = 24;
-const WET_HEAD = 128;
+const WET_HEAD = 140;
 
 interface TimeGridProps {
   business: BusinessView;
@@ -164,7 +164,7 @@ function Column({ business, drivers, column, isAlone, isDay, headHeight, stops, 
             {dayWords(wet, isWide ? null : light, zone)}
           </Words>
         )}
-        {wet && !isDay ? <WetDayAct date={date} /> : null}
+        {wet && !isDay ? <WetDayAct date={date} isShort={isNarrow} /> : null}
         {isNarrow ? (
           <View style={styles.lanes}>
             {mechanics.map(({ id, name }) => (
@@ -347,9 +347,9 @@ const styles = StyleSheet.create({
   grid: { flexDirection: "row" },
   scale: { width: 52, paddingRight: SPACE.s },
   column: { flex: 1, minWidth: 0 },
-  lanes: { flexDirection: "row" },
+  lanes: { flexDirection: "row", marginTop: "auto" },
   lane: { flex: 1 },
-  columnHead: { justifyContent: "flex-end", paddingHorizontal: SPACE.xs, overflow: "hidden" },
+  columnHead: { paddingHorizontal: SPACE.xs, overflow: "hidden" },
   hours: { borderLeftWidth: 1 },
   off: { position: "absolute" },
   road: { position: "absolute", width: 4, borderLeftWidth: 2, borderStyle: "dashed", marginLeft: 2 },

@@ -39,7 +39,7 @@ const TICKS_PER_MINUTE = 1000;
  * @param leaveAt - minute of the day.
  * @see Dijkstra, A note on two problems in connexion with graphs (1959)
  */
-function minutesToNodes(network: RoadNetwork, onRoads: Float64Array, from: OnRoad, leaveAt: number): Float64Array {
+function minutesToNodes(network: RoadNetwork, onRoads: Float64Array, from: OnRoad, leaveAt: number): Float32Array {
   const { roads, firstArc, arcs, others, latitudes } = network;
   const minutes = new Float64Array(latitudes.length).fill(Infinity);
   const queue = new TinyQueue<number>();
@@ -64,7 +64,8 @@ function minutesToNodes(network: RoadNetwork, onRoads: Float64Array, from: OnRoa
       reach(others[arc] ?? 0, here + on);
     }
   }
-  return minutes;
+  // Kept in half the room; whole minutes are told.
+  return Float32Array.from(minutes);
 }
 
 interface Spot {
@@ -75,9 +76,23 @@ interface Spot {
 /** At both ends there is a car to get into and a place to stop at. */
 const STOPPING_MINUTES = 2;
 
+/** Keeps what was worked out, for as long as whoever gives it wants. */
+interface Kept<Value> {
+  get: (key: string) => Value | undefined;
+  set: (key: string, value: Value) => unknown;
+}
+
+/** What is kept of drives: where points are on the roads, and how far all is from them. */
+export interface KeptDrives {
+  /** Null: no road is near. */
+  places: Kept<{ onRoad: OnRoad | null }>;
+  origins: Kept<Float32Array>;
+}
+
 /**
  * Whole minutes of driving between points, by the roads; each origin is worked out once.
  *
+ * @param kept - what was worked out before, for the same roads and minute; left out: nothing.
  * @param leaveAt - minute of the day that speeds and ferries go by.
  * @param otherwise - where a point is unknown, far from any road or cut off.
  */
@@ -85,31 +100,40 @@ export function roadTravel(
   network: RoadNetwork,
   leaveAt: number,
   otherwise: (from: Spot, to: Spot) => number,
+  { places, origins }: KeptDrives = { places: new Map(), origins: new Map() },
 ): (from: Spot, to: Spot) => number {
-  const places = new Map<string, OnRoad | null>();
-  const origins = new Map<OnRoad, Float64Array>();
   const onRoads = minutesOnAll(network, leaveAt);
-  const placeOf = ({ latitude, longitude }: Spot): OnRoad | null => {
+  const placeOf = ({ latitude, longitude }: Spot, key: string): OnRoad | null => {
     if (latitude === null || longitude === null) return null;
-    const key = `${latitude} ${longitude}`;
     const known = places.get(key);
-    if (known !== undefined) return known;
-    const place = nearestOnRoad(network, latitude, longitude);
-    places.set(key, place);
-    return place;
+    if (known) return known.onRoad;
+    const onRoad = nearestOnRoad(network, latitude, longitude);
+    places.set(key, { onRoad });
+    return onRoad;
+  };
+  const originOf = (start: OnRoad, key: string): Float32Array => {
+    const known = origins.get(key);
+    if (known) return known;
+    const minutes = minutesToNodes(network, onRoads, start, leaveAt);
+    origins.set(key, minutes);
+    return minutes;
   };
   return (from, to) => {
-    const [start, end] = [placeOf(from), placeOf(to)];
+    const key = keyOf(from);
+    const [start, end] = [placeOf(from, key), placeOf(to, keyOf(to))];
     if (!start || !end) return otherwise(from, to);
-    const minutes = origins.get(start) ?? minutesToNodes(network, onRoads, start, leaveAt);
-    origins.set(start, minutes);
+    const minutes = originOf(start, key);
     const driven = lastStretch(start, end, minutes, leaveAt);
     return Number.isFinite(driven) ? Math.round(driven) + (driven === 0 ? 0 : STOPPING_MINUTES) : otherwise(from, to);
   };
 }
 
+function keyOf({ latitude, longitude }: Spot): string {
+  return `${latitude} ${longitude}`;
+}
+
 /** From the nearer end of a road to the point on it; along it where both are on the same. */
-function lastStretch(start: OnRoad, end: OnRoad, minutes: Float64Array, leaveAt: number): number {
+function lastStretch(start: OnRoad, end: OnRoad, minutes: Float32Array, leaveAt: number): number {
   const { road, share } = end;
   const [byFrom, byTo] = [minutes[road.from] ?? Infinity, minutes[road.to] ?? Infinity];
   const around = Math.min(

@@ -219,6 +219,7 @@ function dayOfVan(
     return until <= leaveAt ? stops : withBusy(stops, { from: startsAt, until, place: time.place }, start);
   }, nodes);
   const all = pause && pause.untilMinute > leaveAt ? withPause(kept, pause, start) : kept;
+  const added = all.length + 2;
   const places = [start, ...all.map(({ place }) => place), home, wanted.place];
   return {
     planned: {
@@ -226,7 +227,12 @@ function dayOfVan(
       leaveAt,
       backBy,
       stops: all.map(({ stop }) => stop),
-      travel: places.map((from) => places.map((to) => (from === to ? 0 : travel(from, to)))),
+      travel: places.map((from, row) =>
+        // Only from stop to stop, and to and from the new place: nobody asks for the others.
+        places.map((to, column) =>
+          column === row + 1 || ((row === added || column === added) && row !== column) ? travel(from, to) : 0,
+        ),
+      ),
     },
     wish: { from, to },
     mechanicId: member.personId,

@@ -7,4 +7,3 @@ export type CallOffReason = (typeof CALL_OFF_REASONS)[number];
 
 /** Why a visit did not take place, with what more was said. */
 export const calledOff = z.object({ why: z.enum(CALL_OFF_REASONS), words: text(300) });
-export type CalledOff = z.infer<typeof calledOff>;

@@ -123,8 +123,6 @@ export const visitCommand = z.discriminatedUnion("type", [
   leave,
 ]);
 export type VisitCommand = z.infer<typeof visitCommand>;
-/** As it is given: what is left out stands as usual. */
-export type VisitCommandInput = z.input<typeof visitCommand>;
 
 /** A visit as it is booked. @throws {Refusal} when it ends before it starts. */
 export function booked(

@@ -9,12 +9,11 @@ const instant = z.iso.datetime();
 export const VISIT_VERSION = 3;
 
 /** Of which row of repeated visits one is. */
-export const visitSeries = z.object({
+const visitSeries = z.object({
   id: z.string(),
   /** RFC 5545, such as `FREQ=MONTHLY;COUNT=6`. */
   rule: z.string(),
 });
-export type VisitSeries = z.infer<typeof visitSeries>;
 
 /** One trip to one place at one time by one mechanic, for one or several work orders. */
 export const visitState = z.object({

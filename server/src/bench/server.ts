@@ -17,7 +17,7 @@ import { readTicks, stolenPercent } from "./stolen";
 /**
  * Times reads, commands and a start with a pending migration. Each figure stands beside its baseline of the same run: a
  * bare handler for the reads, an older checkout (`--beside FOLDER`, its packages installed) for the commands, a hundredth
- * of the data for the start. Needs PG_ADMIN_URL; prints one JSON line per figure.
+ * of the data for the start; `--times` for the best times alone. Needs PG_ADMIN_URL; prints one JSON line per figure.
  */
 const CUSTOMERS = 10_000;
 const WORK_ORDERS = 100_000;
@@ -28,14 +28,19 @@ const COMMANDS = 150;
 /** Not counted: both programs compile what they run often only after a while. */
 const WARM_UP = 60;
 const LIBRARY_COPIES = 100;
+const VANS = 5;
+const VISIT_DAYS = 14;
+const VISITS_A_DAY = 8;
 const ADMIN = process.env.PG_ADMIN_URL ?? "";
 const SAMPLE = join(__dirname, "..", "testing", "samples", "before-ground.sql.gz");
 
 async function main(): Promise<void> {
   if (ADMIN === "") throw new Error("PG_ADMIN_URL is not set; npm run bench -- server sets it");
+  if (process.argv.includes("--times")) return benchTimes();
   const beside = process.argv[process.argv.indexOf("--beside") + 1];
   await benchCommands(process.argv.includes("--beside") ? beside : undefined);
   await benchReads();
+  await benchTimes();
   await benchStart();
 }
 
@@ -105,6 +110,37 @@ async function benchReads(): Promise<void> {
   await ours.close();
 }
 
+/** The best times for a visit as they are asked for, held and all, beside a bare handler's answer. */
+async function benchTimes(): Promise<void> {
+  const ours = await Served.open("server/src/main.ts");
+  const bare = await startProcess("server/src/bench/bareServer.ts", { DATABASE_URL: ours.databaseUrl });
+  await ours.fillDays(VANS, VISIT_DAYS, VISITS_A_DAY);
+  const before = readTicks();
+  const [alone, bareAlone]: [number[], number[]] = [[], []];
+  const ask = async (): Promise<number> => ours.askTimes(VISIT_DAYS);
+  for (let run = -WARM_UP; run < COMMANDS; run++) {
+    const [own, other] = [await ask(), await bareRead(bare.url)];
+    if (run < 0) continue;
+    alone.push(own);
+    bareAlone.push(other);
+  }
+  print({
+    figure: `best times, ${VANS} vans, ${VISIT_DAYS} days, ${VISITS_A_DAY} visits a day`,
+    unit: "ms",
+    ...spread(alone),
+    bareMedian: spread(bareAlone).median,
+    stolenPercent: stolenPercent(before, readTicks()),
+  });
+  await bare.stop();
+  await ours.close();
+}
+
+async function bareRead(url: string): Promise<number> {
+  const begun = performance.now();
+  await (await fetch(`${url}/api/day?date=2026-11-25`)).text();
+  return performance.now() - begun;
+}
+
 /** How late the server listens where every work order is of the version before, and stays so until after it listens. */
 async function benchStart(): Promise<void> {
   const times: { small: number; large: number }[] = [];
@@ -151,6 +187,8 @@ async function startOnOld(workOrders: number): Promise<number> {
 class Served {
   cookie = "";
   private order = "";
+  /** One caller looks again and again; others would take the days from each other. */
+  private readonly call = uuid();
 
   private constructor(
     private readonly running: ServerProcess,
@@ -228,6 +266,38 @@ class Served {
     );
     await client.query("vacuum analyze");
     await client.end();
+  }
+
+  /** Mechanics up to so many, each with visits along their days, all over the region. */
+  async fillDays(vans: number, days: number, visitsADay: number): Promise<void> {
+    await this.query(
+      `insert into people (business_id, id, login, name, role, is_mechanic, rights, password_hash)
+       select business_id, gen_random_uuid(), 'van-' || n, 'Van ' || n, role, true, rights, ''
+       from people cross join generate_series(1, ${vans}) n where login = 'odile'`,
+    );
+    await this.query("update people set is_mechanic = login like 'van-%'");
+    await this.query(
+      `insert into visits (business_id, id, revision, mechanic_id, starts_at, ends_at, cancelled, state, overlap_allowed)
+       select m.business_id, made.id, 1, m.id, made.starts_at, made.starts_at + interval '40 minutes', false,
+         v.state || jsonb_build_object('id', made.id, 'mechanicId', m.id, 'startsAt', iso(made.starts_at),
+           'endsAt', iso(made.starts_at + interval '40 minutes'), 'leftAt', null, 'arrivedAt', null, 'setOffAt', null,
+           'place', v.state->'place' || jsonb_build_object('latitude', 48.0 + random() * 0.06, 'longitude', -122.64 + random() * 0.06)),
+         false
+       from people m cross join generate_series(1, ${days}) day cross join generate_series(0, ${visitsADay - 1}) slot
+       cross join lateral (select gen_random_uuid() as id,
+         date_trunc('day', now()) + make_interval(days => day, hours => 16, mins => slot * 65) as starts_at) made
+       cross join lateral (select state from visits where business_id = m.business_id limit 1) v
+       where m.login like 'van-%'`,
+    );
+  }
+
+  /** Milliseconds that the best times take to be answered. */
+  async askTimes(days: number): Promise<number> {
+    const place = { latitude: 48.02 + Math.random() * 0.03, longitude: -122.62 + Math.random() * 0.03 };
+    const wanted = { place, minutes: 30, mechanicId: null, movesVisitId: null, days, heldFor: this.call, hold: 3 };
+    const { ms, text } = await this.timed("/api/offered-times", wanted);
+    if (!text.includes("startsAt")) throw new Error(`no times: ${text.slice(0, 200)}`);
+    return ms;
   }
 
   async anOrder(): Promise<string> {

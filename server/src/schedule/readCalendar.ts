@@ -1,6 +1,6 @@
 import { setImmediate } from "node:timers/promises";
 import ICAL from "ical.js";
-import { instantAt, isZone } from "@mechanon/core";
+import { isZone } from "@mechanon/core";
 import { DateTime } from "luxon";
 import type { OwnTime } from "./busyTimes";
 

@@ -1,11 +1,13 @@
 import { readFileSync } from "node:fs";
 import { join } from "node:path";
+import { LRUCache } from "lru-cache";
 import {
   driveMinutes,
   mapRoads,
   readRoadFile,
   readRoadNetwork,
   roadTravel,
+  type KeptDrives,
   type MapBounds,
   type MapRoad,
   type RoadFile,
@@ -18,6 +20,9 @@ const FILE = join(__dirname, "..", "..", "..", "demo", "roads", "region.geojson"
 const USUAL_DRIVE_MINUTES = 15;
 /** The hours visits are driven to; for the few in the hours everybody drives it is a little short. */
 const LEAVE_AT_MINUTE = 10 * 60;
+/** About 16 KB for each origin. */
+const MOST_ORIGINS = 2000;
+const MOST_PLACES = 20_000;
 
 let kept: RoadNetwork | undefined;
 let file: RoadFile | undefined;
@@ -39,7 +44,13 @@ export function roadsWithin(bounds: MapBounds): MapRoad[] {
   return mapRoads(roadFile(), bounds);
 }
 
+/** Visits are driven to again and again; how far all is from one place is worked out once. */
+const drives: KeptDrives = {
+  places: new LRUCache({ max: MOST_PLACES }),
+  origins: new LRUCache({ max: MOST_ORIGINS }),
+};
+
 /** Whole minutes of driving by the roads; far from them by a detour factor, to an unknown place a usual drive. */
 export function travelByRoad(): (from: Spot, to: Spot) => number {
-  return roadTravel(roads(), LEAVE_AT_MINUTE, (from, to) => driveMinutes(from, to) ?? USUAL_DRIVE_MINUTES);
+  return roadTravel(roads(), LEAVE_AT_MINUTE, (from, to) => driveMinutes(from, to) ?? USUAL_DRIVE_MINUTES, drives);
 }
