@@ -106,7 +106,7 @@ export {
   type RoadNetwork,
 } from "./roads/roadNetwork";
 export { roadTravel, type KeptDrives } from "./roads/roadTimes";
-export { crewMember, isUsualCrewMember, usualCrewMember, type CrewMember } from "./schedule/crewMember";
+export { crewMember, isUsualCrewMember, isVanTooHigh, usualCrewMember, type CrewMember } from "./schedule/crewMember";
 export { needsOfVisit, type VisitNeeds } from "./schedule/needsOfVisit";
 export { offerTimes, type BusyTime, type DaysAround, type TimeOffer } from "./schedule/offerTimes";
 export { moveBreaks, type MoveBreak, type MoveTo } from "./schedule/moveBreaks";

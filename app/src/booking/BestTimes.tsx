@@ -28,6 +28,8 @@ export interface VisitAsked {
   notBefore: string | null;
   /** The call, work order or visit: the times shown are held for it. */
   heldFor: string;
+  /** Nothing is held while nothing is begun: whoever only looks keeps no time from others. */
+  isBegun?: boolean;
   /** A visit that is to be moved. */
   movesVisitId: string | null;
 }
@@ -57,6 +59,7 @@ function Offers({
   needs,
   notBefore,
   heldFor,
+  isBegun = true,
   movesVisitId,
   minutes,
   part,
@@ -76,8 +79,8 @@ function Offers({
     isUrgent,
     notBefore,
     between: PARTS_OF_DAY[part],
-    heldFor,
-    hold: SHOWN,
+    heldFor: isBegun ? heldFor : null,
+    hold: isBegun ? SHOWN : 0,
     mechanicId: null,
     movesVisitId,
     days: DAYS_AHEAD,

@@ -1,5 +1,14 @@
 import { View } from "react-native";
-import { dayOf, daylightOf, placeFaults, weatherThen, type Arranged, type Spot, type VisitNeeds } from "@mechanon/core";
+import {
+  dayOf,
+  daylightOf,
+  isVanTooHigh,
+  placeFaults,
+  weatherThen,
+  type Arranged,
+  type Spot,
+  type VisitNeeds,
+} from "@mechanon/core";
 import { useToday } from "../day/useDay";
 import type { Business } from "../session/useSession";
 import { Notice } from "../ui/Notice";
@@ -16,7 +25,7 @@ interface PlaceCheckProps {
   agreed: Arranged;
   place: Spot;
   /** The time that is picked or booked; null: none yet. */
-  when: { startsAt: string; endsAt: string } | null;
+  when: { startsAt: string; endsAt: string; mechanicId: string } | null;
 }
 
 /** What the jobs need and the place, the weather or the light then does not have, before it is booked and after. */
@@ -37,10 +46,16 @@ export function PlaceCheck({ business, needs, agreed, place, when }: PlaceCheckP
   const missing = faults.filter(({ is }) => is === "missing");
   const unknown = faults.filter(({ is }) => is === "unknown");
   const words = { weather, daylight, zone };
-  if (faults.length === 0) return null;
+  const member = settings.crew.find(({ personId }) => personId === when?.mechanicId);
+  const isTooHigh = member !== undefined && isVanTooHigh(member, agreed);
+  const told = [
+    ...missing.map((fault) => placeFaultWords(fault, words)),
+    ...(isTooHigh ? [`The van is ${member.vanHeightInches} in high, and the place ${agreed.heightInches} in.`] : []),
+  ];
+  if (faults.length === 0 && !isTooHigh) return null;
   return (
     <View style={{ gap: SPACE.s }} testID="place-check">
-      {missing.length > 0 ? <Notice text={missing.map((fault) => placeFaultWords(fault, words)).join(" ")} /> : null}
+      {told.length > 0 ? <Notice text={told.join(" ")} /> : null}
       {unknown.map((fault) => (
         <Words key={fault.condition} size="small" tone="muted">
           {placeFaultWords(fault, words)}

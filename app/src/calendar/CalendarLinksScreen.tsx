@@ -7,7 +7,7 @@ import { addressOf, call } from "../api/call";
 import { errorWords } from "../api/problem";
 import { useToday } from "../day/useDay";
 import { NeedsSignal } from "../offline/NeedsSignal";
-import { useBusiness } from "../session/useSession";
+import { useBusiness, useRight } from "../session/useSession";
 import { FilePick } from "../transfer/FilePick";
 import { Button } from "../ui/Button";
 import { useColors } from "../ui/face";
@@ -30,6 +30,7 @@ export function CalendarLinksScreen() {
 
 function Links({ business }: { business: BusinessView }) {
   const today = useToday();
+  const mayTakeOut = useRight("settings");
   const { data, error, refetch } = useQuery({
     queryKey: ["calendarLinks"],
     queryFn: () => call(routes.listCalendarLinks, {}),
@@ -50,23 +51,27 @@ function Links({ business }: { business: BusinessView }) {
       {data?.links.map(({ personId, url }) => (
         <Calendar key={personId} personId={personId} url={url} business={business} />
       ))}
-      <Heading level={2}>As a table</Heading>
-      <Button
-        label={`The last ${TABLE_DAYS} days, as a table (CSV)`}
-        onPress={() =>
-          void Linking.openURL(
-            addressOf(routes.visitTable.path, {}, { from: addDays(today, 1 - TABLE_DAYS), to: today }),
-          )
-        }
-      />
-      <Button
-        label={`The coming ${TABLE_DAYS} days, as a table (CSV)`}
-        onPress={() =>
-          void Linking.openURL(
-            addressOf(routes.visitTable.path, {}, { from: today, to: addDays(today, TABLE_DAYS - 1) }),
-          )
-        }
-      />
+      {mayTakeOut ? (
+        <>
+          <Heading level={2}>As a table</Heading>
+          <Button
+            label={`The last ${TABLE_DAYS} days, as a table (CSV)`}
+            onPress={() =>
+              void Linking.openURL(
+                addressOf(routes.visitTable.path, {}, { from: addDays(today, 1 - TABLE_DAYS), to: today }),
+              )
+            }
+          />
+          <Button
+            label={`The coming ${TABLE_DAYS} days, as a table (CSV)`}
+            onPress={() =>
+              void Linking.openURL(
+                addressOf(routes.visitTable.path, {}, { from: today, to: addDays(today, TABLE_DAYS - 1) }),
+              )
+            }
+          />
+        </>
+      ) : null}
     </Screen>
   );
 }

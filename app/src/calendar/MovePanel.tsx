@@ -1,6 +1,6 @@
 import { useRouter } from "expo-router";
 import { StyleSheet, View } from "react-native";
-import { showMoment, showTime, visitStanding, type MoveTo } from "@mechanon/core";
+import { dayOf, showMoment, showTime, visitStanding, type MoveTo } from "@mechanon/core";
 import type { BusinessView, DayVisit } from "@mechanon/contract";
 import { useToday } from "../day/useDay";
 import { sendVisitCommand } from "../sync/give";
@@ -27,7 +27,7 @@ interface MovePanelProps {
 export function MovePanel({ business, stop, stops }: MovePanelProps) {
   const today = useToday();
   const isWide = useIsWide();
-  const { proposed, done } = useCalendar();
+  const { proposed, done, view } = useCalendar();
   const { timeZone: zone } = business;
   if (stop)
     return (
@@ -36,7 +36,11 @@ export function MovePanel({ business, stop, stops }: MovePanelProps) {
         <Words figures>
           {`${showMoment(stop.visit.startsAt, zone, today)} to ${showTime(stop.visit.endsAt, zone)}, ${stop.mechanicName.split(" ")[0] ?? ""}`}
         </Words>
-        {proposed ? <Proposed {...{ business, stop, stops, to: proposed }} /> : <Picked stop={stop} />}
+        {proposed ? (
+          <Proposed {...{ business, stop, stops, to: proposed }} />
+        ) : (
+          <Picked business={business} stop={stop} />
+        )}
       </View>
     );
   return (
@@ -50,17 +54,19 @@ export function MovePanel({ business, stop, stops }: MovePanelProps) {
         <Words tone="muted">
           {isWide
             ? "Drag a visit to move it, or press one and use the keys; ? lists them."
-            : "Tap a visit, then the time it should move to."}
+            : view === "day"
+              ? "Tap a visit, then the time it should move to."
+              : "Tap a visit to move it, lock it or open its sheet."}
         </Words>
       )}
     </View>
   );
 }
 
-function Picked({ stop }: { stop: DayVisit }) {
+function Picked({ business, stop }: { business: BusinessView; stop: DayVisit }) {
   const router = useRouter();
   const isWide = useIsWide();
-  const view = useCalendar((state) => state.view);
+  const { view, change } = useCalendar();
   const { visit, workOrders } = stop;
   const workOrderId = workOrders[0]?.id ?? "";
   const isBooked = visitStanding(visit) === "booked";
@@ -70,11 +76,17 @@ function Picked({ stop }: { stop: DayVisit }) {
       ? "Drag it, or alt with the arrows."
       : view === "day"
         ? "Tap the time it should move to."
-        : "Open the day to move it, or its sheet.";
+        : "It is moved on its day.";
   return (
     <>
       {isBooked ? <Words tone="muted">{how}</Words> : null}
       <View style={styles.acts}>
+        {isBooked && !visit.isLocked && !isWide && view !== "day" ? (
+          <Button
+            label="Show its day"
+            onPress={() => change({ view: "day", date: dayOf(visit.startsAt, business.timeZone) })}
+          />
+        ) : null}
         <Button label="Open the sheet" onPress={() => router.navigate(`/work/${workOrderId}`)} />
         {isBooked ? (
           <Button

@@ -116,6 +116,8 @@ it("lists days with the weather, what was called off, and who could have the gap
   useCalendar.setState({ view: "list" });
   show(<CalendarScreen />);
   expect(await screen.findByText(/^9:00 am, Ana, 2019 Fennick Gale: called off, they called it off$/)).toBeTruthy();
+  fireEvent.press(screen.getByRole("button", { name: /^1:00 pm to 2:00 pm, Bo/ }));
+  expect(screen.getByRole("button", { name: "Show its day" })).toBeTruthy();
   expect(await screen.findByText(/rain 70 %, 10:00 am to 1:00 pm/)).toBeTruthy();
   expect(screen.getByText("9:00 am to 10:00 am is free now.")).toBeTruthy();
   fireEvent.press(await screen.findByRole("button", { name: "Waits for a time: Cleo, 2019 Fennick Gale" }));

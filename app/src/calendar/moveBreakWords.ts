@@ -9,6 +9,7 @@ const WORDS: Record<
   off: "They are off that day.",
   hours: "It is outside their hours.",
   pause: "It is in their break.",
+  height: "Their van is too high for the place.",
   parts: "Its parts are not there by then.",
 };
 

@@ -7,6 +7,7 @@ import { accessAt, accessNotesAt, needsOfVisit, showTime, withKnownPlace } from 
 import type { VehicleSheetView } from "@mechanon/contract";
 import { errorWords } from "../api/problem";
 import { CallQuestions } from "../booking/CallQuestions";
+import { letTimesGo } from "../booking/letTimesGo";
 import { PlaceCheck } from "../booking/PlaceCheck";
 import { SlotPicker } from "../booking/SlotPicker";
 import { CarFinder } from "../carFinder/CarFinder";
@@ -106,6 +107,7 @@ function CallSheet({ business }: { business: Business }) {
             <Button
               label="Throw it away"
               onPress={() => {
+                letTimesGo(draft.visitId);
                 clear();
                 setTried(false);
                 setFailed(null);
@@ -174,7 +176,14 @@ function CallSheet({ business }: { business: Business }) {
             wish={draft.wish}
             slot={draft.slot}
             noVisit="No visit yet"
-            asked={{ place, needs, notBefore: null, heldFor: draft.visitId, movesVisitId: null }}
+            asked={{
+              place,
+              needs,
+              notBefore: null,
+              heldFor: draft.visitId,
+              isBegun: isBegun(draft),
+              movesVisitId: null,
+            }}
             jobMinutes={needs.minutes}
             onChange={(picked) => change({ ...picked, bookCommandId: uuid() })}
             fault={faults.when}

@@ -118,6 +118,14 @@ export function CrewMemberFields({ control, index, name }: CrewMemberFieldsProps
         aria-label={`What the van carries, ${name}`}
         maxLength={400}
       />
+      <FormField
+        control={control}
+        name={`${at}.vanHeight`}
+        label="Van height, inches; empty: not known"
+        aria-label={`Van height, ${name}`}
+        inputMode="numeric"
+        maxLength={3}
+      />
       <Base control={control} index={index} name={name} />
       <FormField
         control={control}

@@ -22,15 +22,18 @@ it("keeps when a mechanic drives, tells what does not fit at its place, and send
   type(`Off until, ${name}, 1`, "Christmas");
   type(`Skills, ${name}`, "Refrigerant, , High voltage");
   type(`What the van carries, ${name}`, " Engine hoist ");
+  type(`Van height, ${name}`, "9");
   type(`Home base, ${name}`, "9 Quay");
   type(`Time zone, ${name}`, "Denver");
   fireEvent.press(screen.getByTestId("save-crew"));
   expect(await screen.findByText(/a time like 7:30/)).toBeTruthy();
   expect(screen.getByText(/a zone like America/)).toBeTruthy();
+  expect(screen.getByText(/whole inches from 40 to 200/)).toBeTruthy();
   expect(screen.getByText(/a day like 2026-12-24/)).toBeTruthy();
   type(`Break until, ${name}`, "12:30");
   type(`Off until, ${name}, 1`, "2026-12-26");
   type(`Time zone, ${name}`, "America/Denver");
+  type(`Van height, ${name}`, "96");
   fireEvent.press(screen.getByTestId("save-crew"));
   await waitFor(() => expect(server.asked.some(({ method }) => method === "PATCH")).toBe(true));
   const usual = usualCrewMember(personId);
@@ -46,6 +49,7 @@ it("keeps when a mechanic drives, tells what does not fit at its place, and send
           off: [{ from: "2026-12-24", to: "2026-12-26" }],
           skills: ["Refrigerant", "High voltage"],
           carries: ["Engine hoist"],
+          vanHeightInches: 96,
           base: { street: "9 Quay", latitude: null, longitude: null },
           zone: "America/Denver",
         },

@@ -23,6 +23,7 @@ const typedMember = z.object({
   off: z.array(z.object({ from: z.string(), to: z.string() })),
   skills: z.string(),
   carries: z.string(),
+  vanHeight: z.string(),
   baseStreet: z.string(),
   /** Where the street is; nulls: not found, the shop stands. */
   baseLatitude: z.number().nullable(),
@@ -62,6 +63,8 @@ export const readCrew = z.object({
         if (!isDate(to)) fault(["off", index, "to"], "a day like 2026-12-24");
         else if (isDate(from) && to.trim() < from.trim()) fault(["off", index, "to"], "it ends before it begins");
       });
+      if (!/^\s*(\d{2,3})?\s*$/.test(typed.vanHeight) || isOutside(typed.vanHeight))
+        fault(["vanHeight"], `whole inches from ${LEAST_HEIGHT} to ${MOST_HEIGHT}, or empty`);
       if (typed.zone.trim() !== "" && !isZone(typed.zone.trim())) fault(["zone"], "a zone like America/Denver");
       return {
         personId,
@@ -70,6 +73,7 @@ export const readCrew = z.object({
         off: off.map(({ from, to }) => ({ from: from.trim(), to: to.trim() })),
         skills: partedByCommas(typed.skills),
         carries: partedByCommas(typed.carries),
+        vanHeightInches: typed.vanHeight.trim() === "" ? null : Number(typed.vanHeight),
         base:
           typed.baseStreet.trim() === ""
             ? null
@@ -83,6 +87,13 @@ export const readCrew = z.object({
     }),
   ),
 });
+
+const LEAST_HEIGHT = 40;
+const MOST_HEIGHT = 200;
+
+function isOutside(typed: string): boolean {
+  return typed.trim() !== "" && (Number(typed) < LEAST_HEIGHT || Number(typed) > MOST_HEIGHT);
+}
 
 function partedByCommas(typed: string): string[] {
   return typed.split(",").flatMap((each) => (each.trim() === "" ? [] : [each.trim()]));
@@ -114,6 +125,7 @@ export function typedCrewOf(base: BusinessSettings, people: BusinessView["people
           off: member.off.map((each) => ({ ...each })),
           skills: member.skills.join(", "),
           carries: member.carries.join(", "),
+          vanHeight: member.vanHeightInches === null ? "" : String(member.vanHeightInches),
           baseStreet: member.base?.street ?? "",
           baseLatitude: member.base?.latitude ?? null,
           baseLongitude: member.base?.longitude ?? null,

@@ -62,7 +62,7 @@ const moveAsks = z.object({
 
 /** What a move would break. */
 const moveBreak = z.discriminatedUnion("what", [
-  z.object({ what: z.enum(["locked", "past", "off", "hours", "pause", "parts"]) }),
+  z.object({ what: z.enum(["locked", "past", "off", "hours", "pause", "parts", "height"]) }),
   z.object({ what: z.literal("overlap"), visitId: z.string() }),
   z.object({ what: z.literal("busy"), startsAt: z.string() }),
   z.object({ what: z.enum(["skills", "carries"]), missing: z.array(z.string()) }),
@@ -326,6 +326,7 @@ export const scheduleRoutes = {
     method: "get",
     path: "/api/visits.csv",
     area: "schedule",
+    right: "settings",
     summary: "The visits of some days as a table",
     query: daysQuery,
   }),

@@ -32,6 +32,8 @@ export const crewMember = z.strictObject({
   skills: z.array(z.string().trim().min(1).max(60)).max(40),
   /** What their van carries, as the jobs ask for it; empty: nobody said. */
   carries: z.array(z.string().trim().min(1).max(60)).max(60).default([]),
+  /** Null: nobody said. */
+  vanHeightInches: z.number().int().min(40).max(200).nullable().default(null),
   /** Where they leave from and come home to; null: the shop. */
   base: z
     .strictObject({
@@ -56,7 +58,17 @@ const USUAL = { fromMinute: 7 * 60, untilMinute: 18 * 60 };
 /** Of whom nothing was said: every day from seven to six, and whatever there is to do. */
 export function usualCrewMember(personId: string): CrewMember {
   const hours = EVERY_DAY.map((weekday) => ({ weekday, ...USUAL }));
-  return { personId, hours, pause: null, off: [], skills: [], carries: [], base: null, zone: null };
+  return {
+    personId,
+    hours,
+    pause: null,
+    off: [],
+    skills: [],
+    carries: [],
+    vanHeightInches: null,
+    base: null,
+    zone: null,
+  };
 }
 
 /** Whether somebody does as whoever nothing was said of. */
@@ -68,6 +80,14 @@ export function isUsualCrewMember(member: CrewMember): boolean {
 export function hoursOn({ hours, off }: CrewMember, date: string, weekday: number): typeof USUAL | null {
   if (off.some(({ from, to }) => from <= date && date <= to)) return null;
   return hours.find((each) => each.weekday === weekday) ?? null;
+}
+
+/** Whether a van is known to be too high for a place. */
+export function isVanTooHigh(
+  { vanHeightInches }: Pick<CrewMember, "vanHeightInches">,
+  { heightInches }: { heightInches: number | null },
+): boolean {
+  return vanHeightInches !== null && heightInches !== null && vanHeightInches > heightInches;
 }
 
 /** Whether somebody can do what jobs ask for, and carries it; of whom nothing was said, everything. */

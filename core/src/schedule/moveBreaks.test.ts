@@ -1,4 +1,5 @@
 import { bookedVisit } from "../testing/sampleWorkOrder";
+import { nothingArranged } from "../visits/arranged";
 import type { VisitState } from "../visits/state";
 import { usualCrewMember } from "./crewMember";
 import { moveBreaks, type MoveAround, type MoveBreak, type MoveTo } from "./moveBreaks";
@@ -62,8 +63,9 @@ it("says what is outside the hours, in the break, or on a day off, by the clock 
 });
 
 it("says what is locked, over, promised, or waits for parts, skills, tools, dry weather and light", () => {
-  const moved = visit("m", 17, 10, { isLocked: true, readyBy: hour(18) });
-  const member = { ...usualCrewMember("odile"), skills: ["Hybrids"], carries: ["Hoist"] };
+  const arranged = { ...nothingArranged(), heightInches: 84 };
+  const moved = visit("m", 17, 10, { isLocked: true, readyBy: hour(18), arranged });
+  const member = { ...usualCrewMember("odile"), skills: ["Hybrids"], carries: ["Hoist"], vanHeightInches: 96 };
   const needs = {
     minutes: 60,
     skills: ["Refrigerant"],
@@ -83,6 +85,7 @@ it("says what is locked, over, promised, or waits for parts, skills, tools, dry 
     { what: "past" },
     { what: "skills", missing: ["Refrigerant"] },
     { what: "carries", missing: ["Gas scale"] },
+    { what: "height" },
     { what: "promise", minutes: 60 },
     { what: "parts" },
     { what: "place", condition: "dry" },

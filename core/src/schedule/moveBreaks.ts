@@ -2,7 +2,7 @@ import { dayOf, inZone, instantAt, minuteOfDay } from "../dates/dates";
 import type { JobCondition } from "../places/conditions";
 import { visitStanding } from "../visits/standing";
 import type { VisitState } from "../visits/state";
-import { canDo, hoursOn, type CrewMember } from "./crewMember";
+import { canDo, hoursOn, isVanTooHigh, type CrewMember } from "./crewMember";
 import type { VisitNeeds } from "./needsOfVisit";
 import type { BusyTime } from "./offerTimes";
 import { placeFaults } from "./placeFaults";
@@ -12,7 +12,7 @@ import type { WeatherThen } from "./weather";
 
 /** What a move would break. */
 export type MoveBreak =
-  | { what: "locked" | "past" | "off" | "hours" | "pause" | "parts" }
+  | { what: "locked" | "past" | "off" | "hours" | "pause" | "parts" | "height" }
   | { what: "overlap"; visitId: string }
   | { what: "busy"; startsAt: string }
   | { what: "skills" | "carries"; missing: string[] }
@@ -64,6 +64,7 @@ export function moveBreaks(visit: VisitState, to: MoveTo, around: MoveAround): M
     ...(needs && !canDo({ ...member, skills: [] }, needs)
       ? [{ what: "carries" as const, missing: lacking(member.carries, needs.carries) }]
       : []),
+    ...(isVanTooHigh(member, visit.arranged) ? [{ what: "height" as const }] : []),
     ...lateStops(others, moved, around),
     ...brokenPromise(moved),
     ...(partsReadyAt !== null && to.startsAt < partsReadyAt ? [{ what: "parts" as const }] : []),

@@ -1,3 +1,4 @@
+import { readHeight } from "../places/readHeight";
 import type { Arranged } from "./arranged";
 
 const HARD = new Set(["concrete", "asphalt"]);
@@ -7,12 +8,22 @@ const SOFT = new Set(["gravel", "grass", "dirt"]);
 export interface GroundThere {
   slope: string;
   surface: string;
+  heightLimit: string;
 }
 
 /** What was agreed, with what is kept of the address where nobody was asked: an answer of the day stands above it. */
 export function withKnownPlace(agreed: Arranged, ground: GroundThere | null): Arranged {
-  if (ground === null || agreed.levelHardGround !== null) return agreed;
+  if (ground === null) return agreed;
+  return {
+    ...agreed,
+    levelHardGround: agreed.levelHardGround ?? isLevelAndHard(ground),
+    heightInches: agreed.heightInches ?? readHeight(ground.heightLimit),
+  };
+}
+
+/** Null: what is kept does not say. */
+function isLevelAndHard(ground: GroundThere): boolean | null {
   const [slope, surface] = [ground.slope.toLowerCase(), ground.surface.toLowerCase()];
-  if (slope === "steep" || SOFT.has(surface)) return { ...agreed, levelHardGround: false };
-  return slope === "level" && HARD.has(surface) ? { ...agreed, levelHardGround: true } : agreed;
+  if (slope === "steep" || SOFT.has(surface)) return false;
+  return slope === "level" && HARD.has(surface) ? true : null;
 }

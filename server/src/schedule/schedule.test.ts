@@ -63,6 +63,7 @@ describe("a calendar behind a secret link", () => {
     const booked = await eventNow();
     expect(booked?.startDate.toJSDate().toISOString()).toBe(visit.startsAt);
     expect(booked?.location).toContain("3 Ebb Court");
+    expect(booked?.description).toMatch(/\/work\/[\w-]+$/);
     expect(booked?.summary).toContain("Caspian");
     expect(booked?.component.getFirstSubcomponent("valarm")?.getFirstPropertyValue("trigger")?.toString()).toBe(
       "-PT30M",

@@ -1,5 +1,5 @@
 import ICAL from "ical.js";
-import { showPlace, visitStanding, type VisitState } from "@mechanon/core";
+import { showPlace, visitStanding } from "@mechanon/core";
 import type { DayVisit } from "@mechanon/contract";
 
 const ALARM = "-PT30M";
@@ -49,23 +49,15 @@ function eventOf(
   if (place !== "") event.updatePropertyWithValue("location", place);
   const { latitude, longitude } = visit.place;
   if (latitude !== null && longitude !== null) event.updatePropertyWithValue("geo", [latitude, longitude]);
-  event.updatePropertyWithValue("description", descriptionOf(visit, workOrders, addressOf));
+  event.updatePropertyWithValue("description", descriptionOf(workOrders, addressOf));
   if (!isOff) event.addSubcomponent(alarmOf(who.filter(Boolean).join(", ")));
   return event;
 }
 
-function descriptionOf(
-  { note, arranged }: VisitState,
-  workOrders: DayVisit["workOrders"],
-  addressOf: (workOrderId: string) => string,
-): string {
-  return [
-    ...workOrders.map(({ concerns, id }) => [concerns.join("; "), addressOf(id)].filter(Boolean).join("\n")),
-    note,
-    arranged.whoIsThere && `There: ${arranged.whoIsThere}`,
-    arranged.keyLies && `Key: ${arranged.keyLies}`,
-  ]
-    .filter(Boolean)
+/** What for, and the way to the sheet. Gate codes and where the key lies stay behind the sign-in: who knows where this is kept. */
+function descriptionOf(workOrders: DayVisit["workOrders"], addressOf: (workOrderId: string) => string): string {
+  return workOrders
+    .map(({ concerns, id }) => [concerns.join("; "), addressOf(id)].filter(Boolean).join("\n"))
     .join("\n");
 }
 

@@ -1,9 +1,10 @@
-import { useState } from "react";
+import { useEffect, useState } from "react";
 import { View } from "react-native";
 import { v7 as uuid } from "uuid";
 import { accessAt, countOf, nothingArranged, partsReady, showTime } from "@mechanon/core";
 import type { WorkOrderView } from "@mechanon/contract";
 import { CallQuestions } from "../../booking/CallQuestions";
+import { letTimesGo } from "../../booking/letTimesGo";
 import { PlaceCheck } from "../../booking/PlaceCheck";
 import { SlotPicker } from "../../booking/SlotPicker";
 import { anyTime, type Slot, type SlotWish } from "../../booking/slot";
@@ -35,6 +36,9 @@ export function BookVisit({ view, business, isFurther, onBooked }: BookVisitProp
   const picked = touched ?? { wish: anyTime(needs.minutes), slot: null };
   const { slot } = picked;
   const place = nextPlace(view);
+  const heldFor = view.state.id;
+  // Booked or left: no other time is kept from anybody.
+  useEffect(() => () => letTimesGo(heldFor), [heldFor]);
   const parts = partsReady(view.state);
   const book = (chosen: Slot): void => {
     sendVisitCommand(uuid(), view.state.id, {
@@ -72,7 +76,7 @@ export function BookVisit({ view, business, isFurther, onBooked }: BookVisitProp
         business={business}
         {...picked}
         onChange={setPicked}
-        asked={{ place, needs, notBefore: parts.readyAt, heldFor: view.state.id, movesVisitId: null }}
+        asked={{ place, needs, notBefore: parts.readyAt, heldFor, movesVisitId: null }}
         jobMinutes={needs.minutes}
       />
       <PlaceCheck

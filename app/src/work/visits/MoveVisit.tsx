@@ -1,5 +1,6 @@
-import { useState } from "react";
+import { useEffect, useState } from "react";
 import { minutesBetween, showTime } from "@mechanon/core";
+import { letTimesGo } from "../../booking/letTimesGo";
 import { SlotPicker } from "../../booking/SlotPicker";
 import { anyTime, type Slot, type SlotWish } from "../../booking/slot";
 import { sendVisitCommand } from "../../sync/give";
@@ -14,6 +15,8 @@ export function MoveVisit({ visit, view, business, onDone }: VisitProps & { onDo
   const needs = needsOfWork(view, business, visit.arranged);
   const [picked, setPicked] = useState<{ wish: SlotWish; slot: Slot | null }>({ wish: anyTime(minutes), slot: null });
   const { slot } = picked;
+  // Moved or left: no other time of it is kept from anybody.
+  useEffect(() => () => letTimesGo(visit.id), [visit.id]);
   const move = ({ startsAt, endsAt, mechanicId }: Slot): void => {
     sendVisitCommand(visit.id, view.state.id, {
       type: "moveVisit",
