@@ -53,7 +53,9 @@ export function MovePanel({ business, stop, stops }: MovePanelProps) {
       ) : (
         <Words tone="muted">
           {isWide
-            ? "Drag a visit to move it, or press one and use the keys; ? lists them."
+            ? view === "list"
+              ? "Press a visit to move it with alt and the arrows; ? lists the keys."
+              : "Drag a visit to move it, or press one and use the keys; ? lists them."
             : view === "day"
               ? "Tap a visit, then the time it should move to."
               : "Tap a visit to move it, lock it or open its sheet."}

@@ -1,6 +1,7 @@
 import type { MoveTo } from "@mechanon/core";
 import { create } from "zustand";
 import type { CalendarView } from "./calendarView";
+import type { ShownHere } from "./visitsHere";
 
 /** A move that was done, and what it was before: it can be taken back once. */
 export interface DoneMove {
@@ -21,6 +22,8 @@ interface CalendarStore {
   /** Where the selected visit would go; nothing is moved yet. */
   proposed: MoveTo | null;
   done: DoneMove | null;
+  /** What was moved here, as it was shown while that waited to be sent. */
+  shown: ShownHere;
   change: (part: Partial<Pick<CalendarStore, "view" | "date" | "mechanicId">>) => void;
   select: (visitId: string | null) => void;
   propose: (visitId: string, to: MoveTo | null) => void;
@@ -35,6 +38,7 @@ export const useCalendar = create<CalendarStore>()((set) => ({
   selectedId: null,
   proposed: null,
   done: null,
+  shown: { visits: {}, at: 0 },
   change: (part) => set(part),
   select: (selectedId) => set({ selectedId, proposed: null }),
   propose: (selectedId, proposed) => set({ selectedId, proposed }),

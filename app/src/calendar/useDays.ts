@@ -1,9 +1,10 @@
-import { useMemo } from "react";
+import { useLayoutEffect, useMemo, useRef } from "react";
 import { routes, type DayVisit } from "@mechanon/contract";
 import { call } from "../api/call";
 import { useAnswer } from "../offline/useAnswer";
 import { useBusiness, useMe } from "../session/useSession";
 import { useSync } from "../sync/state";
+import { useCalendar } from "./calendarStore";
 import { keptDays } from "./keptDays";
 import { visitsHere } from "./visitsHere";
 
@@ -26,15 +27,31 @@ export function useDays(from: string, to: string) {
     load: () => call(routes.getDays, { query: { from, to } }),
     refetchInterval: 60_000,
   });
+  const shown = useCalendar((state) => state.shown);
+  const mine = useMemo(() => pending.filter(({ by }) => by === me?.id), [pending, me]);
   const visits = useMemo((): DayVisit[] | undefined => {
     if (!data || !business) return undefined;
     const names = new Map(business.people.map(({ id, name }) => [id, name]));
-    return visitsHere(
-      data.visits,
-      pending.filter(({ by }) => by === me?.id),
-      names,
-    );
-  }, [data, pending, me, business]);
+    return visitsHere(data.visits, mine, { names, shown, listedAt: dataUpdatedAt });
+  }, [data, mine, shown, dataUpdatedAt, business]);
+  const touched = mine.flatMap((item) => (item.kind === "visit" ? item.target : [])).join(" ");
+  const latest = useRef(visits);
+  useLayoutEffect(() => {
+    const ids = touched.split(" ").filter(Boolean);
+    // What waited is sent, or was refused: until a newer list says which, it stays as it was shown.
+    if (ids.length === 0) {
+      if (useCalendar.getState().shown.at > 0) void refetch();
+      return;
+    }
+    return () => {
+      const waited = (latest.current ?? []).filter(({ visit }) => ids.includes(visit.id));
+      const shownNow = Object.fromEntries(waited.map(({ visit }) => [visit.id, visit]));
+      useCalendar.setState({ shown: { visits: shownNow, at: Date.now() } });
+    };
+  }, [touched, refetch]);
+  useLayoutEffect(() => {
+    latest.current = visits;
+  });
   return { visits, busy: data?.busy ?? NONE, answeredAt: dataUpdatedAt, error, refetch };
 }
 

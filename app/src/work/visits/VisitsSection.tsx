@@ -24,7 +24,7 @@ export const visitsSection: WorkOrderSection = {
   acts: ["bookVisit", "setOff", "arrive"],
   line: ({ view, business, today }) => {
     const last = view.visits.filter((visit) => visitStanding(visit) !== "cancelled").at(-1);
-    if (!last) return "No visit yet";
+    if (!last) return view.visits.length > 0 ? "Called off" : "No visit yet";
     return [showMoment(last.startsAt, business.timeZone, today), LINE_WORDS[visitStanding(last)]]
       .filter(Boolean)
       .join(", ");
