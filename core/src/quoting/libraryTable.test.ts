@@ -76,6 +76,17 @@ it("comes back as it went out, with how it fits itself to a car", () => {
   expect(jobs.map(sorted)).toEqual(JOBS.map(sorted));
 });
 
+it("leaves what the van must carry as it is where a table of before does not say", () => {
+  const carrying = JOBS.map((job) => ({ ...job, needs: { ...job.needs, carries: "Gas scale" } }));
+  const at = HEADINGS.indexOf("Carries");
+  const without = (cells: readonly string[]): string[] => cells.filter((_, index) => index !== at);
+  const { jobs, faults } = read(rowsOfJobs(carrying).map(without), without(HEADINGS), carrying);
+  expect(faults).toEqual([]);
+  expect(jobs.map(sorted)).toEqual(carrying.map(sorted));
+  const emptied = read(rowsOfJobs(JOBS), HEADINGS, carrying).jobs;
+  expect(emptied.map(({ needs }) => needs.carries)).toEqual(JOBS.map(() => null));
+});
+
 it("reads columns that were moved by their headings, and tells of one that is not taken", () => {
   const moved = [...HEADINGS].reverse();
   const rows = rowsOfJobs(JOBS).map((each) => [...each].reverse());

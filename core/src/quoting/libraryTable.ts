@@ -100,6 +100,8 @@ export function jobsFromRows(
     .map((heading): LibraryFileFault => ({ row: 0, title: "", words: `the column “${heading}” is not taken` }));
   const cell = (row: readonly string[], column: Column): string =>
     (row[places.get(column.toLowerCase()) ?? -1] ?? "").trim();
+  // A table of before does not say what the van must carry: it stays as it is kept.
+  const hasCarries = places.has("carries");
   const byJob = new Map<string, { at: number; row: readonly string[] }[]>();
   rows.forEach((row, index) => {
     const id = cell(row, "Job");
@@ -111,7 +113,7 @@ export function jobsFromRows(
   const jobs: LibraryJob[] = [];
   for (const [id, own] of byJob) {
     const kept = before.find((job) => job.id === id);
-    const read = readJob(id, own, cell, kept, rules);
+    const read = readJob(id, own, cell, kept, { rules, hasCarries });
     if ("row" in read) faults.push(read);
     else jobs.push(read);
   }
@@ -123,7 +125,7 @@ function readJob(
   rows: readonly { at: number; row: readonly string[] }[],
   cell: (row: readonly string[], column: Column) => string,
   kept: LibraryJob | undefined,
-  rules: Pick<MoneyRules, "laborRateCents" | "wageCents">,
+  { rules, hasCarries }: { rules: Pick<MoneyRules, "laborRateCents" | "wageCents">; hasCarries: boolean },
 ): LibraryJob | LibraryFileFault {
   const first = (column: Column): string => rows.map(({ row }) => cell(row, column)).find((each) => each !== "") ?? "";
   const title = first("Title");
@@ -152,7 +154,12 @@ function readJob(
     title,
     area: first("Area"),
     words: { customer: first("Customer words"), mechanic: first("Mechanic words") },
-    needs: { skill: first("Skill") || null, carries: first("Carries") || null, place, rights },
+    needs: {
+      skill: first("Skill") || null,
+      carries: hasCarries ? first("Carries") || null : (kept?.needs.carries ?? null),
+      place,
+      rights,
+    },
     isDiagnosis: /^(y|yes|true|1|x)$/i.test(first("Diagnosis")),
     lines,
     brings: first("Brings")
