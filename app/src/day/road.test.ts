@@ -1,32 +1,16 @@
-import { nothingArranged } from "@mechanon/core";
 import type { DayVisit } from "@mechanon/contract";
+import { visitSample } from "../testing/samples";
 import { roadOf } from "./road";
 
 const HOME = { street: "4 Ropewalk", latitude: 48.03, longitude: -122.6 };
 const stop = (id: string, startsAt: string, endsAt: string, over: Partial<DayVisit["visit"]> = {}): DayVisit => ({
-  visit: {
-    version: 3,
-    isLocked: false,
-    arranged: nothingArranged(),
-    readyBy: null,
-    anotherTripWhy: "",
-    series: null,
-    calledOff: null,
-    overlapAllowed: false,
+  visit: visitSample({
     id,
-    workOrderIds: ["w"],
-    mechanicId: "m",
-    place: { street: "", town: "", region: "", postcode: "", latitude: 48.04, longitude: -122.62 },
+    place: { ...visitSample().place, latitude: 48.04, longitude: -122.62 },
     startsAt,
     endsAt,
-    note: "",
-    bookedAt: startsAt,
-    setOffAt: null,
-    arrivedAt: null,
-    leftAt: null,
-    cancelledAt: null,
     ...over,
-  },
+  }),
   mechanicName: "Odile",
   workOrders: [],
 });

@@ -1,5 +1,6 @@
 import "fake-indexeddb/auto";
 import { createStore, entries, get, set } from "idb-keyval";
+import { nothingArranged } from "@mechanon/core";
 import { upgradePending } from "../sync/upgradePending";
 import { withPending } from "../sync/withPending";
 import type { Pending } from "../sync/pending";
@@ -45,6 +46,34 @@ it("reads what was queued as it is queued now", () => {
     { type: "recordOdometer", miles: 88120 },
     { type: "receiveParts", items: [{ lineId: "01900000-0000-7000-8000-000000000001", quantity: null }] },
     "visit",
+  ]);
+});
+
+it("reads a booking that was queued before a visit kept what was agreed", () => {
+  const [, , left] = kept;
+  if (left?.kind !== "visit") throw new Error("the sample has no visit");
+  const id = "01900000-0000-7000-8000-000000000001";
+  const place = { street: "", town: "", region: "", postcode: "", latitude: null, longitude: null };
+  const times = { startsAt: "2026-11-24T17:00:00.000Z", endsAt: "2026-11-24T18:00:00.000Z" };
+  const before = {
+    type: "bookVisit",
+    workOrderIds: [id],
+    mechanicId: id,
+    place,
+    ...times,
+    note: "",
+    allowOverlap: false,
+  };
+  // As yesterday's app wrote it, whose types are not those of today.
+  const queued = JSON.parse(
+    JSON.stringify([
+      { ...left, command: before },
+      { ...left, command: { type: "cancelVisit" } },
+    ]),
+  ) as Pending[];
+  expect(upgradePending(queued).map((item) => ("command" in item ? item.command : item))).toEqual([
+    { ...before, arranged: nothingArranged(), readyBy: null, anotherTripWhy: "", series: null },
+    { type: "cancelVisit", why: null, words: "" },
   ]);
 });
 

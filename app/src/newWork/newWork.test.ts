@@ -1,39 +1,18 @@
-import { nothingArranged } from "@mechanon/core";
 import type { DayVisit } from "@mechanon/contract";
-import { vehicleSample, SETTINGS_SAMPLE, customerSample } from "../testing/samples";
+import { vehicleSample, SETTINGS_SAMPLE, customerSample, visitSample } from "../testing/samples";
 import { emptyDraft, useDraft } from "./draft";
 import { freeStarts } from "../booking/freeSlots";
 import { readDraft } from "./readDraft";
 import { draftConcerns } from "./draftConcerns";
 import KEPT_V3 from "../testing/kept/draft.v3.json";
 import KEPT_V4 from "../testing/kept/draft.v4.json";
+import KEPT_V5 from "../testing/kept/draft.v5.json";
 import { upgradeDraft } from "./upgradeDraft";
 import { streetsLike, withFound } from "./streets";
 
 const ZONE = "America/Los_Angeles";
 const visit = (startsAt: string, endsAt: string): DayVisit => ({
-  visit: {
-    version: 3,
-    isLocked: false,
-    arranged: nothingArranged(),
-    readyBy: null,
-    anotherTripWhy: "",
-    series: null,
-    calledOff: null,
-    overlapAllowed: false,
-    id: "v",
-    workOrderIds: ["w"],
-    mechanicId: "odile",
-    place: { street: "", town: "", region: "", postcode: "", latitude: null, longitude: null },
-    startsAt,
-    endsAt,
-    note: "",
-    bookedAt: startsAt,
-    setOffAt: null,
-    arrivedAt: null,
-    leftAt: null,
-    cancelledAt: null,
-  },
+  visit: visitSample({ mechanicId: "odile", startsAt, endsAt }),
   mechanicName: "Odile",
   workOrders: [],
 });
@@ -149,6 +128,11 @@ describe("a draft", () => {
       takeAlong: ["cabin-filter"],
       wish: { day: "2026-11-27" },
       jobs: [],
+    });
+    expect(upgradeDraft(KEPT_V5.state, emptyDraft())).toMatchObject({
+      jobs: [{ libraryJobId: "cabin-filter" }],
+      wish: { day: "2026-11-27", minutes: 90, part: "any" },
+      arranged: { starts: null, keyLies: "" },
     });
     expect(upgradeDraft({ draft: 4 }, emptyDraft())).toMatchObject({ name: "" });
   });

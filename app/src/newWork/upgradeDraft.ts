@@ -1,3 +1,4 @@
+import { minutesBetween } from "@mechanon/core";
 import type { Slot, SlotWish } from "../booking/slot";
 
 /** What of a draft is looked at when it comes from an older app. */
@@ -17,11 +18,9 @@ export function upgradeDraft<D extends Upgraded>(kept: unknown, empty: D): D {
   if (typeof draft !== "object" || draft === null || typeof draft.workOrderId !== "string") return empty;
   const known = draft.known ? { ...draft.known, knownFrom: draft.known.knownFrom ?? "" } : null;
   const { slot = null } = draft;
-  const wish = slot ? { ...empty.wish, minutes: minutesOf(slot), mechanicId: slot.mechanicId } : empty.wish;
+  const wish = slot
+    ? { ...empty.wish, minutes: minutesBetween(slot.startsAt, slot.endsAt), mechanicId: slot.mechanicId }
+    : empty.wish;
   // Which part of the day is wished for was not asked before.
   return { ...empty, ...draft, known, wish: { ...wish, ...draft.wish } };
-}
-
-function minutesOf({ startsAt, endsAt }: Pick<Slot, "startsAt" | "endsAt">): number {
-  return Math.round((Date.parse(endsAt) - Date.parse(startsAt)) / 60_000);
 }

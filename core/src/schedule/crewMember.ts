@@ -95,10 +95,11 @@ export function canDo(
   { skills, carries }: Pick<CrewMember, "skills" | "carries">,
   wanted: { skills: readonly string[]; carries: readonly string[] },
 ): boolean {
-  return hasAll(skills, wanted.skills) && hasAll(carries, wanted.carries);
+  return lacking(skills, wanted.skills).length === 0 && lacking(carries, wanted.carries).length === 0;
 }
 
-function hasAll(known: readonly string[], wanted: readonly string[]): boolean {
+/** What is wanted and not there, however it is spelled; where nothing was said, nothing is lacking. */
+export function lacking(known: readonly string[], wanted: readonly string[]): string[] {
   const folded = new Set(known.map((each) => each.toLowerCase()));
-  return known.length === 0 || wanted.every((each) => folded.has(each.toLowerCase()));
+  return known.length === 0 ? [] : wanted.filter((each) => !folded.has(each.toLowerCase()));
 }

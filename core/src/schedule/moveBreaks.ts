@@ -2,7 +2,7 @@ import { dayOf, inZone, instantAt, minuteOfDay } from "../dates/dates";
 import type { JobCondition } from "../places/conditions";
 import { visitStanding } from "../visits/standing";
 import type { VisitState } from "../visits/state";
-import { canDo, hoursOn, isVanTooHigh, type CrewMember } from "./crewMember";
+import { hoursOn, isVanTooHigh, lacking, type CrewMember } from "./crewMember";
 import type { VisitNeeds } from "./needsOfVisit";
 import type { BusyTime } from "./offerTimes";
 import { placeFaults } from "./placeFaults";
@@ -58,12 +58,8 @@ export function moveBreaks(visit: VisitState, to: MoveTo, around: MoveAround): M
       .map(({ id }) => ({ what: "overlap" as const, visitId: id })),
     ...around.busy.filter((time) => overlaps(time, to)).map(({ startsAt }) => ({ what: "busy" as const, startsAt })),
     ...outsideHours(to, around),
-    ...(needs && !canDo({ ...member, carries: [] }, needs)
-      ? [{ what: "skills" as const, missing: lacking(member.skills, needs.skills) }]
-      : []),
-    ...(needs && !canDo({ ...member, skills: [] }, needs)
-      ? [{ what: "carries" as const, missing: lacking(member.carries, needs.carries) }]
-      : []),
+    ...lacks("skills", member, needs),
+    ...lacks("carries", member, needs),
     ...(isVanTooHigh(member, visit.arranged) ? [{ what: "height" as const }] : []),
     ...lateStops(others, moved, around),
     ...brokenPromise(moved),
@@ -89,9 +85,9 @@ function outsideHours({ startsAt, endsAt }: MoveTo, { member, zone: business }: 
   return [...(isOutside ? [{ what: "hours" as const }] : []), ...(isInPause ? [{ what: "pause" as const }] : [])];
 }
 
-function lacking(has: readonly string[], wanted: readonly string[]): string[] {
-  const known = new Set(has.map((each) => each.toLowerCase()));
-  return wanted.filter((each) => !known.has(each.toLowerCase()));
+function lacks(what: "skills" | "carries", member: CrewMember, needs: VisitNeeds | null): MoveBreak[] {
+  const missing = needs ? lacking(member[what], needs[what]) : [];
+  return missing.length > 0 ? [{ what, missing }] : [];
 }
 
 /** Stops that would start later than they do without the moved visit, itself included; what overlaps is told already. */
