@@ -1,3 +1,4 @@
+import { BUSINESS } from "@mechanon/demo";
 import { WAITS, addDays, dayOf, visitStanding } from "@mechanon/core";
 import type { DayVisit, WorkOrderSummary, WorkOrderView } from "@mechanon/contract";
 import { openOrders, startTestServer, type TestPerson, type TestServer } from "../testing/testServer";
@@ -14,7 +15,7 @@ beforeAll(async () => {
 afterAll(() => server?.stop());
 
 const day = async (offset: number): Promise<DayVisit[]> => {
-  const date = addDays(dayOf(new Date().toISOString(), "America/Los_Angeles"), offset);
+  const date = addDays(dayOf(new Date().toISOString(), BUSINESS.timeZone), offset);
   return (await odile.get<{ visits: DayVisit[] }>(`/api/day?date=${date}`)).body.visits;
 };
 

@@ -1,9 +1,10 @@
+import { BUSINESS } from "@mechanon/demo";
 import { v7 as uuid } from "uuid";
 import { addDays, dayOf, type TimeOffer } from "@mechanon/core";
 import type { BusinessView } from "@mechanon/contract";
 import { findOrder, startTestServer, type TestPerson, type TestServer } from "../testing/testServer";
 
-const ZONE = "America/Los_Angeles";
+const ZONE = BUSINESS.timeZone;
 const TODAY = dayOf(new Date().toISOString(), ZONE);
 const EBB_COURT = { latitude: 48.0216, longitude: -122.6258 };
 

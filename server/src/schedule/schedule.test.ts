@@ -1,3 +1,4 @@
+import { BUSINESS } from "@mechanon/demo";
 import ICAL from "ical.js";
 import Papa from "papaparse";
 import { v7 as uuid } from "uuid";
@@ -6,7 +7,7 @@ import type { BusinessView, DayVisit } from "@mechanon/contract";
 import { bookingOf, EBB_COURT, sendToVisit } from "../testing/booking";
 import { findOrder, startTestServer, type TestPerson, type TestServer } from "../testing/testServer";
 
-const ZONE = "America/Los_Angeles";
+const ZONE = BUSINESS.timeZone;
 const TODAY = dayOf(new Date().toISOString(), ZONE);
 const at = (days: number, minute: number): string => instantAt(addDays(TODAY, days), minute, ZONE);
 

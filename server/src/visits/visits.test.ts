@@ -1,3 +1,4 @@
+import { BUSINESS } from "@mechanon/demo";
 import { v7 as uuid } from "uuid";
 import type { BusinessView, ChangeEvent, DayVisit, WorkOrderView } from "@mechanon/contract";
 import { addDays, dayOf, instantAt } from "@mechanon/core";
@@ -11,7 +12,7 @@ import {
   type TestServer,
 } from "../testing/testServer";
 
-const ZONE = "America/Los_Angeles";
+const ZONE = BUSINESS.timeZone;
 const TODAY = dayOf(new Date().toISOString(), ZONE);
 const FREE_DAY = addDays(TODAY, 5);
 const place = {

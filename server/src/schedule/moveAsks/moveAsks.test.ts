@@ -1,10 +1,11 @@
+import { BUSINESS } from "@mechanon/demo";
 import { v7 as uuid } from "uuid";
 import { addDays, dayOf, instantAt, type VisitState } from "@mechanon/core";
 import type { BusinessView, MoveAsk, NewTime } from "@mechanon/contract";
 import { bookingOf, sendToVisit } from "../../testing/booking";
 import { sendCommand, startTestServer, until, type TestPerson, type TestServer } from "../../testing/testServer";
 
-const ZONE = "America/Los_Angeles";
+const ZONE = BUSINESS.timeZone;
 const TOMORROW = addDays(dayOf(new Date().toISOString(), ZONE), 1);
 
 let server: TestServer;
