@@ -109,7 +109,7 @@ function benchSlots(): Figure[] {
     const [van, day, place] = [index % vans, Math.floor(index / vans / perDay), Math.floor(index / vans) % perDay];
     const startsAt = new Date(Date.parse(now) + (day * 24 + 2 + place * 1.25) * 3_600_000).toISOString();
     return {
-      version: 3,
+      version: 4,
       isLocked: false,
       arranged: nothingArranged(),
       readyBy: null,
@@ -125,6 +125,8 @@ function benchSlots(): Figure[] {
       overlapAllowed: false,
       note: "",
       bookedAt: now,
+      wantsEarlier: false,
+      driveMinutes: null,
       setOffAt: null,
       arrivedAt: null,
       leftAt: null,

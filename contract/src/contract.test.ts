@@ -195,16 +195,38 @@ describe("the table of routes", () => {
     const open = Object.entries(routes).filter(([, route]) => "open" in route && route.open);
     expect(open.map(([name]) => name).sort()).toEqual(
       [
+        "addAskedPhoto",
+        "addPagePhoto",
         "answerNewTime",
+        "askForVisit",
+        "askTimes",
+        "callOffOnPage",
         "demoAccounts",
+        "findStrangersCar",
+        "findTown",
         "health",
+        // By the message service's secret.
+        "hearMessenger",
+        "holdAskedTime",
+        "moveOnPage",
+        "openAskPage",
         "openCalendar",
         "openNewTime",
+        "openPage",
         "openReceipt",
         "openReceiptPdf",
         "openapi",
+        "pagePhoto",
+        "pageTimes",
+        "pickOffered",
+        "provePage",
+        "sendPageCode",
         "signIn",
         "signOut",
+        "speakOnPage",
+        "wantEarlierOnPage",
+        "withdrawRequest",
+        "writeOnPage",
       ].sort(),
     );
   });

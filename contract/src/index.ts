@@ -12,7 +12,9 @@ export {
 export { type CustomerSheetView, type CustomerVisit } from "./customers/sheet";
 export { emailField, phoneField, textField } from "./fields";
 export { type ReceiptView, receiptPageRoutes } from "./payments/receiptPage";
-export { PHOTO_TYPES } from "./photos/routes";
+export { type Message, type MessageStatus } from "./messages/message";
+export { type MessageNews, type OpenMessage } from "./messages/routes";
+export { PHOTO_TYPES } from "./photos/photoTypes";
 export { OLDEST_PROTOCOL, PERSON_HEADER, PROTOCOL, PROTOCOL_HEADER } from "./protocol";
 export { PROBLEM_STATUS, problem, type Problem, type ProblemCode } from "./problem";
 export { MOST_JSON_BYTES, type Parsed, type Route, type Sent } from "./route";
@@ -51,6 +53,9 @@ export {
   recallReport,
 } from "./vehicles/sheet";
 export { type Vehicle, type VehicleGuess } from "./vehicles/vehicle";
+export { type AskPage, type StrangersCar, askPageRoutes } from "./requests/askPage";
+export { type RequestMatches, type VisitRequest } from "./requests/routes";
+export { type CustomerPage, type PageOrder, type PageVisit, customerPageRoutes } from "./customerPages/customerPage";
 export { type NewTime, newTimePageRoutes } from "./schedule/newTimePage";
 export { type MoveAsk } from "./schedule/routes";
 export { type DayVisit, dayVisit } from "./visits/dayVisit";

@@ -1,8 +1,11 @@
 import { z } from "zod";
 import { ACCESS_PROBLEMS } from "./access/problems";
 import { CUSTOMER_PROBLEMS } from "./customers/problems";
+import { CUSTOMER_PAGE_PROBLEMS } from "./customerPages/problems";
+import { MESSAGE_PROBLEMS } from "./messages/problems";
 import { PAYMENT_PROBLEMS } from "./payments/problems";
 import { PHOTO_PROBLEMS } from "./photos/problems";
+import { REQUEST_VISIT_PROBLEMS } from "./requests/problems";
 import { SETTINGS_PROBLEMS } from "./settings/problems";
 import { SOURCING_PROBLEMS } from "./sourcing/problems";
 import { TRANSFER_PROBLEMS } from "./transfer/problems";
@@ -38,6 +41,9 @@ const REQUEST_PROBLEMS = {
 /** Every code a problem document can carry, with the status it comes with: what each area keeps, put together. */
 export const PROBLEM_STATUS = {
   ...REQUEST_PROBLEMS,
+  ...MESSAGE_PROBLEMS,
+  ...REQUEST_VISIT_PROBLEMS,
+  ...CUSTOMER_PAGE_PROBLEMS,
   ...ACCESS_PROBLEMS,
   ...CUSTOMER_PROBLEMS,
   ...PAYMENT_PROBLEMS,

@@ -26,7 +26,7 @@ export interface Route<
   file?: { types: readonly string[]; mostBytes: number };
   /** Of a body in JSON; left out: `MOST_JSON_BYTES`. */
   mostBytes?: number;
-  /** What costs money or reaches somebody: so often a person may ask, in so many minutes. */
+  /** What costs money or reaches somebody: so often a person may ask, in so many minutes; of an open route an address. */
   rate?: { most: number; minutes: number };
   /** The answer goes on for as long as the asker listens. */
   stream?: boolean;

@@ -1,10 +1,14 @@
 import { accessRoutes } from "./access/routes";
 import { customerRoutes } from "./customers/routes";
 import { deviceRoutes } from "./device/routes";
+import { messageRoutes } from "./messages/routes";
 import { receiptPageRoutes } from "./payments/receiptPage";
 import { paymentRoutes } from "./payments/routes";
 import { photoRoutes } from "./photos/routes";
 import { newTimePageRoutes } from "./schedule/newTimePage";
+import { askPageRoutes } from "./requests/askPage";
+import { requestRoutes } from "./requests/routes";
+import { customerPageRoutes } from "./customerPages/customerPage";
 import { scheduleRoutes } from "./schedule/routes";
 import { searchRoutes } from "./search/routes";
 import { settingsRoutes } from "./settings/routes";
@@ -26,6 +30,10 @@ export const routes = {
   ...visitRoutes,
   ...scheduleRoutes,
   ...newTimePageRoutes,
+  ...messageRoutes,
+  ...requestRoutes,
+  ...customerPageRoutes,
+  ...askPageRoutes,
   ...sourcingRoutes,
   ...paymentRoutes,
   ...receiptPageRoutes,

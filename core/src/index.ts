@@ -8,6 +8,7 @@ export {
   customerDetails,
   noAccessNotes,
   noDetails,
+  upgradeDetails,
   type AccessNotes,
   type Contact,
   type ContactWay,
@@ -15,7 +16,7 @@ export {
   type CustomerKind,
   type CustomerPhone,
   type ServiceAddress,
-  type TextConsent,
+  type Consent,
 } from "./customers/details";
 export { approvalLimitOf, approversOf } from "./customers/approvers";
 export {
@@ -30,7 +31,7 @@ export { mergedDetails } from "./customers/mergedDetails";
 export { tidyName } from "./customers/personName";
 export { readPhone, showPhone } from "./customers/phone";
 export { knowAllCountries } from "./customers/phoneMetadata";
-export { accessAt, accessLine, accessNotesAt, mainPhone, mainPlace, mayText, textPhone } from "./customers/reach";
+export { accessAt, accessLine, accessNotesAt, mainPhone, mainPlace, mayMail, mayText, messageWays, textPhone, type MessageWay } from "./customers/reach";
 export { ERASED, visitWithoutPerson, workOrderWithoutPerson } from "./workOrders/withoutPerson";
 export { streetKey } from "./customers/street";
 export { withoutFormulaGuard } from "./transfer/cells";
@@ -178,7 +179,22 @@ export {
   showTime,
   showTimeOfDay,
 } from "./dates/dates";
-export { newTimeText, onMyWayText, receiptText } from "./messages/messageTexts";
+export { messageSettings, USUAL_MESSAGES, type MessageSettings } from "./messages/messageSettings";
+export { messageKindSettings, type MessageKindSettings, type Template } from "./messages/messageKindSettings";
+export { MESSAGE_KINDS, MESSAGE_RULES, SENT_BY_HAND, type MessageKind, type MessageRule } from "./messages/messageKinds";
+export { fillTemplate, TEMPLATE_FIELDS, unknownFields, type TemplateValues } from "./messages/template";
+export { textLength, type TextLength } from "./messages/textLength";
+export { replyMeaning, type ReplyMeaning } from "./messages/replyMeaning";
+export { LANGUAGES, LANGUAGE_NAMES, language, languageOf, type Language } from "./languages/language";
+export { showDayIn, showMomentIn, showTimeIn } from "./languages/momentIn";
+export { say, sayFault, type WordValues } from "./customerWords/say";
+export { type WordKey } from "./customerWords/english";
+export { arrivesAt, changeUntil } from "./customerPage/changeUntil";
+export { reachHint } from "./customerPage/reachHint";
+export { workSeenByCustomer, type WorkSeen } from "./customerPage/workSeenByCustomer";
+export { workOfRequest, type RequestWork } from "./requests/workOfRequest";
+export { publishedWish, requestSettings, USUAL_REQUESTS, type PublishedWish, type RequestSettings } from "./requests/requestSettings";
+export { MOST_PHOTOS, askedFields, askedTime, askedVisit, type AskedCar, type AskedTime, type AskedVisit } from "./requests/askedVisit";
 export { readMoney, showMoney } from "./money/money";
 export { nextActLabel } from "./workOrders/nextActLabel";
 export { showWhole } from "./text/showWhole";

@@ -3,6 +3,7 @@ import { CONCERNS, CONCERN_GAPS } from "./concerns";
 import { INSPECTION } from "./inspection";
 import { NEWCOMERS } from "./newcomers";
 import { STREETS } from "./places";
+import { REQUESTS } from "./requests";
 import { MONEY_RULES } from "./quoting";
 import { INTERVALS } from "./servicing";
 
@@ -12,9 +13,9 @@ export const BUSINESS = {
   timeZone: process.env.DEMO_TIME_ZONE ?? "America/Los_Angeles",
 };
 
-/** What the demo business has set: the lists of each area, put together. */
-export const SETTINGS: BusinessSettings = {
-  versions: { concerns: 1, intervals: 1, newcomers: 1, labor: 1, pay: 1, crew: 1, visits: 1 },
+/** What the demo business has set: the lists of each area, put together; messages are as usual. */
+export const SETTINGS: Omit<BusinessSettings, "messages"> = {
+  versions: { concerns: 1, intervals: 1, newcomers: 1, labor: 1, pay: 1, crew: 1, visits: 1, messages: 1, requests: 1 },
   crew: [],
   visits: {
     setUpMinutes: 15,
@@ -32,6 +33,7 @@ export const SETTINGS: BusinessSettings = {
     wetPercent: 50,
     answerByMinute: 17 * 60,
   },
+  requests: REQUESTS,
   receiptLinkMonths: 18,
   phone: "+13605550100",
   home: { street: "4 Ropewalk, Larkhaven, WA 98099", latitude: 48.0378, longitude: -122.6049 },

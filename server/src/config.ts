@@ -22,6 +22,8 @@ const environment = z.object({
   PHOTOS_S3_REGION: z.string().default("us-east-1"),
   LOG_LEVEL: z.enum(["silent", "error", "warn", "info", "debug"]).default("info"),
   OUTSIDE_TIMEOUT_MS: z.coerce.number().int().positive().default(3000),
+  /** By which the message service proves who it is when it tells of replies; without one nothing is taken from it. */
+  MESSENGER_SECRET: z.string().min(16).optional(),
   /** How long who sent an order or a charge is left to hear the answer, before the queue asks what became of it. */
   SETTLE_AFTER_MS: z.coerce.number().int().positive().default(20_000),
 });
@@ -46,6 +48,7 @@ const settled = environment.transform((read) => ({
       : { bucket: read.PHOTOS_S3_BUCKET, endpoint: read.PHOTOS_S3_ENDPOINT ?? null, region: read.PHOTOS_S3_REGION },
   logLevel: read.LOG_LEVEL,
   outsideTimeoutMs: read.OUTSIDE_TIMEOUT_MS,
+  messengerSecret: read.MESSENGER_SECRET ?? null,
   settleAfterMs: read.SETTLE_AFTER_MS,
 }));
 export type Config = z.output<typeof settled>;

@@ -43,7 +43,7 @@ export async function start(config: Config, now: () => Date = () => new Date()):
   const deps: Deps = {
     config,
     db,
-    outside: connectOutside(config.standinsUrl, config.outsideTimeoutMs, config.routingUrl),
+    outside: connectOutside(config),
     vin: { table: readVinTable(readFileSync(config.vinTable)), currentYear: now().getFullYear() },
     photos: await openPhotoStore(config),
     rules: new RulesCache(db),

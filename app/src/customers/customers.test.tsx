@@ -4,7 +4,7 @@ import { useDraft } from "../newWork/draft";
 import { FindScreen } from "../search/FindScreen";
 import { fakeServer, givenActs, show, resetSync } from "../testing/harness";
 import { useSync } from "../sync/state";
-import { customerSample, foundSample, sheetSample } from "../testing/samples";
+import { customerSample, foundSample, sheetSample, messageSample } from "../testing/samples";
 import { visited } from "../testing/router";
 import { contactLinks } from "./contactLinks";
 import { CustomerSheet } from "./CustomerSheet";
@@ -130,7 +130,7 @@ describe("a customer", () => {
       },
     ];
     const messages = [
-      { id: "m", text: "Odile is on the way.", status: "sent" as const, at: "2026-10-01T00:00:00.000Z" },
+      messageSample({ text: "Odile is on the way.", at: "2026-10-01T00:00:00.000Z" }),
     ];
     fakeServer({
       ...LIKELY,

@@ -1,6 +1,6 @@
 import { fireEvent, screen, waitFor } from "@testing-library/react-native";
 import { useState } from "react";
-import type { TextConsent } from "@mechanon/core";
+import type { Consent } from "@mechanon/core";
 import { fakeServer, problemReply, show } from "../testing/harness";
 import { SETTINGS_SAMPLE, customerSample } from "../testing/samples";
 import { MarkedWords } from "../ui/MarkedWords";
@@ -64,9 +64,9 @@ describe("a postcode", () => {
 });
 
 it("consent has its moment and how it was given, and is taken back by a second press", () => {
-  const seen: (TextConsent | null)[] = [];
+  const seen: (Consent | null)[] = [];
   function Shown() {
-    const [value, setValue] = useState<TextConsent | null>(null);
+    const [value, setValue] = useState<Consent | null>(null);
     seen.push(value);
     return <ConsentField value={value} onChange={setValue} />;
   }

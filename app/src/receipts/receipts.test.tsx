@@ -4,13 +4,13 @@ import type { WorkOrderView } from "@mechanon/contract";
 import { useSync } from "../sync/state";
 import { fakeServer, givenCommands, problemReply, resetSync, show } from "../testing/harness";
 import { visited } from "../testing/router";
-import { customerSample, receiptSample, viewSample, visitSample } from "../testing/samples";
+import { customerSample, receiptSample, viewSample, visitSample, messageSample } from "../testing/samples";
 import { ReceiptScreen } from "./ReceiptScreen";
 
 const AT = "2026-11-23T17:00:00.000Z";
 const TEXT = "POST /api/work-orders/order-1/receipt-messages";
 const RECEIPT = { "GET /api/work-orders/order-1/receipt": { body: receiptSample() } };
-const message = { id: "m", text: "Your receipt: http://x/r/abc", status: "waiting" as const, at: AT, lastError: null };
+const message = messageSample({ kind: "receipt", text: "Your receipt: http://x/r/abc", status: "waiting", at: AT });
 
 function open(over: Partial<WorkOrderView> = {}, replies: Parameters<typeof fakeServer>[0] = RECEIPT) {
   const view = viewSample(over);

@@ -46,6 +46,7 @@ const VISIT: Record<VisitCommand["type"], string> = {
   leave: "Leaving",
   reviveVisit: "Taking the calling off back",
   lockVisit: "Locking the visit to its time",
+  wantEarlier: "Who would come earlier",
   promiseReady: "What was promised",
   arrangeVisit: "What was agreed for the visit",
   takeAlong: "Another car on the trip",

@@ -8,6 +8,8 @@ const WORDS: Record<keyof CustomerRecord | keyof VehicleRecord, string> = {
   emails: "emails",
   preferredContact: "preferred way",
   textConsent: "consent to texts",
+  emailConsent: "consent to mails",
+  language: "language",
   contacts: "contacts",
   billingAddress: "billing address",
   serviceAddresses: "addresses",

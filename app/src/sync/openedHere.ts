@@ -34,6 +34,8 @@ export function openedHere(id: string, line: readonly Pending[], context: LocalC
     vehicle,
     visits: [],
     messages: [],
+    askedBefore: null,
+    customerPhotoIds: [],
     requests: [],
     odometerBefore: [],
     receiptLinks: [],

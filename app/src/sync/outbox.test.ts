@@ -2,7 +2,7 @@ import "fake-indexeddb/auto";
 import { IDBFactory } from "fake-indexeddb";
 import Dexie from "dexie";
 import { fakeServer, problemReply, type Asked, type Reply } from "../testing/harness";
-import { customerSample, sheetSample, viewSample, visitSample } from "../testing/samples";
+import { customerSample, sheetSample, viewSample, visitSample, messageSample } from "../testing/samples";
 import { closeDevice, device, openDevice } from "../device/device";
 import { give, sendCommand, sendVisitCommand } from "./give";
 import { emptyLine } from "./line";
@@ -516,7 +516,7 @@ it("says that the browser keeps nothing, and works as long as the page is open",
 it("does not go back to a copy that was asked for before what was done, and came after it", async () => {
   const arrived = visitSample({ id: "v1", arrivedAt: "2026-11-23T17:02:00.000Z" });
   const before = viewSample({ visits: [visitSample({ id: "v1", arrivedAt: null })] });
-  const told = { id: "m", text: "On my way", status: "sent" as const, at: "2026-11-23T17:02:00.000Z", lastError: null };
+  const told = messageSample();
   let answer: (reply: Response) => void = () => undefined;
   fakeServer({
     "POST /api/visits/v1/commands": (asked) => ({ body: { outcomes: outcomes(asked), visit: arrived, revision: 4 } }),
@@ -544,7 +544,7 @@ it("does not go back to a copy that was asked for before what was done, and came
 });
 
 it("does not take a text for waiting that it heard was sent while the answer was on its way", async () => {
-  const text = { id: "m", text: "Your receipt", at: "2026-11-23T17:02:00.000Z", lastError: null };
+  const text = messageSample({ text: "Your receipt" });
   const waiting = viewSample({ messages: [{ ...text, status: "waiting" }] });
   const gone = viewSample({ messages: [{ ...text, status: "sent" }] });
   const server = fakeServer({ "GET /api/work-orders/order-1": { body: gone } });

@@ -1,4 +1,6 @@
 import {
+  USUAL_MESSAGES,
+  USUAL_REQUESTS,
   USUAL_VISITS,
   libraryJob,
   nothingArranged,
@@ -16,6 +18,7 @@ import type {
   Customer,
   CustomerSheetView,
   FoundCustomer,
+  Message,
   ReceiptView,
   Vehicle,
   VehicleSheetView,
@@ -24,9 +27,11 @@ import type {
 
 /** Small made-up settings for tests of the app. */
 export const SETTINGS_SAMPLE: BusinessSettings = {
-  versions: { concerns: 1, intervals: 1, newcomers: 1, labor: 1, pay: 1, crew: 1, visits: 1 },
+  versions: { concerns: 1, intervals: 1, newcomers: 1, labor: 1, pay: 1, crew: 1, visits: 1, messages: 1, requests: 1 },
   crew: [],
   visits: USUAL_VISITS,
+  messages: USUAL_MESSAGES,
+  requests: USUAL_REQUESTS,
   receiptLinkMonths: 18,
   phone: "+13605550100",
   home: { street: "4 Ropewalk", latitude: 48.03, longitude: -122.6 },
@@ -164,6 +169,8 @@ export function viewSample(over: Partial<WorkOrderView> = {}): WorkOrderView {
     vehicle: vehicleSample(),
     visits: [],
     messages: [],
+    askedBefore: null,
+    customerPhotoIds: [],
     requests: [],
     odometerBefore: [],
     receiptLinks: [],
@@ -281,7 +288,7 @@ export function jobSample(over: Partial<Job> = {}): Job {
 /** A booked visit. */
 export function visitSample(over: Partial<VisitState> = {}): VisitState {
   return {
-    version: 3,
+    version: 4,
     overlapAllowed: false,
     isLocked: false,
     arranged: nothingArranged(),
@@ -289,6 +296,8 @@ export function visitSample(over: Partial<VisitState> = {}): VisitState {
     anotherTripWhy: "",
     series: null,
     calledOff: null,
+    wantsEarlier: false,
+    driveMinutes: null,
     id: "v",
     workOrderIds: ["order-1"],
     mechanicId: "me",
@@ -349,6 +358,23 @@ export function receiptSample(over: Partial<ReceiptView> = {}): ReceiptView {
     ],
     notDone: [{ title: "Front brake pads", answer: "no" }],
     signature: { name: "Maren Oyelaran", strokes: [[0, 0, 500, 500]], at: AT },
+    ...over,
+  };
+}
+
+export function messageSample(over: Partial<Message> = {}): Message {
+  return {
+    id: "m1",
+    kind: "onMyWay",
+    channel: "text",
+    isIncoming: false,
+    recipient: "+13605550111",
+    subject: null,
+    text: "On my way",
+    status: "sent",
+    at: "2026-11-23T18:00:00.000Z",
+    lastError: null,
+    answeredAt: null,
     ...over,
   };
 }

@@ -5,7 +5,7 @@ import type { WorkOrderView } from "@mechanon/contract";
 import { useReachable } from "../api/reachable";
 import { useSync } from "../sync/state";
 import { BUSINESS, fakeServer, givenCommands, problemReply, resetSync, show } from "../testing/harness";
-import { jobSample, stateSample, viewSample, visitSample } from "../testing/samples";
+import { jobSample, stateSample, viewSample, visitSample, messageSample } from "../testing/samples";
 import { visited } from "../testing/router";
 import { useUnsavedForms } from "../unsaved/useUnsaved";
 import { CheckSection } from "./CheckSection";
@@ -452,14 +452,13 @@ describe("visits", () => {
   });
   it("show the texts that went out and those that wait", () => {
     const messages = [
-      { id: "1", text: "on the way", status: "sent" as const, at: AT, lastError: null },
-      {
+      messageSample({ id: "1", text: "on the way" }),
+      messageSample({
         id: "2",
         text: "receipt",
-        status: "waiting" as const,
-        at: AT,
+        status: "waiting",
         lastError: "The message service does not answer; it is tried again.",
-      },
+      }),
     ];
     show(<VisitsSection view={view({}, { visits: [visit], messages })} business={BUSINESS} isUnsent={false} />);
     expect(screen.getByText("Texted: on the way")).toBeTruthy();

@@ -4,6 +4,7 @@ import {
   CUSTOMER_KINDS,
   LIKENESSES,
   customerDetails,
+  language,
   noAccessNotes,
   tidyName,
   typedPlace,
@@ -34,6 +35,8 @@ export const contactBody = z.strictObject({
   mayHandOverKeys: z.boolean().default(false),
 });
 
+const consentBody = z.strictObject({ given: z.boolean(), at: instantField, how: textField(100) });
+
 const detailsBody = {
   knownFrom: textField(200).default(""),
   phones: z.array(phoneField).max(20).default([]),
@@ -42,10 +45,9 @@ const detailsBody = {
     .max(20)
     .default([]),
   preferredContact: z.enum(CONTACT_WAYS).nullable().default(null),
-  textConsent: z
-    .strictObject({ given: z.boolean(), at: instantField, how: textField(100) })
-    .nullable()
-    .default(null),
+  textConsent: consentBody.nullable().default(null),
+  emailConsent: consentBody.nullable().default(null),
+  language: language.default("en"),
   contacts: z.array(contactBody).max(100).default([]),
   billingAddress: placeBody.nullable().default(null),
   serviceAddresses: z

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { message } from "../messages/message";
 import { vehicle } from "../vehicles/vehicle";
 import { workOrderSummary } from "../workOrders/summary";
 import { customer } from "./customer";
@@ -45,9 +46,7 @@ export const customerSheet = z.object({
   lastVisits: z.array(customerVisit),
   owedCents: z.number().int(),
   later: z.array(laterJob),
-  messages: z.array(
-    z.object({ id: z.string(), text: z.string(), status: z.enum(["waiting", "sent"]), at: z.string() }),
-  ),
+  messages: z.array(message),
   /** Work that is over, newest first: the first page, and how much there is. */
   pastWork: z.array(workOrderSummary),
   pastWorkCount: z.number().int(),

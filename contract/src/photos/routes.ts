@@ -1,10 +1,10 @@
 import { z } from "zod";
 import { idParams } from "../fields";
 import { route } from "../route";
+import { PHOTO_TYPES } from "./photoTypes";
 
 /** Largest photo taken, in bytes; the app sends smaller ones. */
 export const MOST_PHOTO_BYTES = 8 * 1024 * 1024;
-export const PHOTO_TYPES = ["image/jpeg", "image/png", "image/webp"] as const;
 
 const photoArrived = z.object({ arrivedBytes: z.number().int() });
 const bytesField = z.coerce.number().int().min(0).max(MOST_PHOTO_BYTES);

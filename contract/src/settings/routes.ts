@@ -15,6 +15,8 @@ import {
   ownersInterval,
   crewMember,
   personPay,
+  messageSettings,
+  requestSettings,
   visitSettings,
   wholeOf,
 } from "@mechanon/core";
@@ -64,6 +66,9 @@ const concernsBody = z.strictObject({
   concernGaps: itemChanges(concernGap.strict(), nameOf, LIST_LIMITS.concernGaps),
 });
 
+/** Templates of all kinds in both languages, as they were and as they are to be. */
+const MOST_MESSAGES_BYTES = 512 * 1024;
+
 /** Labor is changed whole: the order of its rates says which stands. */
 const laborBody = z.strictObject({ version, labor: itemChanges(laborSettings, wholeOf, 1) });
 
@@ -76,6 +81,10 @@ const crewBody = z.strictObject({
 
 /** Visits are changed whole. */
 const visitsBody = z.strictObject({ version, visits: itemChanges(visitSettings, wholeOf, 1) });
+
+/** Messages, and what stands about requests, are changed whole. */
+const messagesBody = z.strictObject({ version, messages: itemChanges(messageSettings, wholeOf, 1) });
+const requestsBody = z.strictObject({ version, requests: itemChanges(requestSettings, wholeOf, 1) });
 
 const intervalsBody = z.strictObject({
   version,
@@ -305,6 +314,25 @@ export const settingsRoutes = {
     summary: "Change what stands about visits: set-up, call-out, calling off, rain",
     body: visitsBody,
     answer: visitSettings,
+  }),
+  changeMessages: route({
+    method: "patch",
+    path: "/api/business/messages",
+    area: "settings",
+    right: "settings",
+    mostBytes: MOST_MESSAGES_BYTES,
+    summary: "Change what customers are told, in which words, and what asks first",
+    body: messagesBody,
+    answer: messageSettings,
+  }),
+  changeRequests: route({
+    method: "patch",
+    path: "/api/business/requests",
+    area: "settings",
+    right: "settings",
+    summary: "Change what customers may ask for by themselves, and on what terms",
+    body: requestsBody,
+    answer: requestSettings,
   }),
   changeReceiptLinks: route({
     method: "patch",

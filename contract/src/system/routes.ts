@@ -26,7 +26,7 @@ export const systemRoutes = {
 
 /** What an event says. */
 export const changeEvent = z.object({
-  kind: z.enum(["workOrder", "visit"]),
+  kind: z.enum(["workOrder", "visit", "request", "message"]),
   id: z.string(),
   revision: z.number().int(),
   /** Of a visit: the work orders it serves. */

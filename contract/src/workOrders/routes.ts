@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { message } from "../messages/message";
 import {
   REFUSAL_CODES,
   WAITS,
@@ -58,15 +59,14 @@ export const workOrderView = z
     /** null: the car is not known yet, or was taken off it. */
     vehicle: vehicle.nullable(),
     visits: z.array(visitState),
-    messages: z.array(
-      z.object({
-        id: z.string(),
-        text: z.string(),
-        status: z.enum(["waiting", "sent"]),
-        at: z.string(),
-        lastError: z.string().nullable(),
-      }),
-    ),
+    messages: z.array(message),
+    /** What its customer asked for by themselves; null: it began otherwise. */
+    askedBefore: z
+      .object({ id: z.string(), words: z.string(), at: z.string() })
+      .nullable()
+      .default(null),
+    /** Photos its customer sent, the oldest first. */
+    customerPhotoIds: z.array(z.string()).default([]),
     requests: z.array(openRequest),
     /** What the car's odometer showed on other work orders, oldest first. */
     odometerBefore: z.array(odometerReading).default([]),

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { language } from "../languages/language";
 import { serviceInterval } from "../vehicles/specs/specSheet";
 import { place } from "../places/place";
 
@@ -48,9 +49,9 @@ export type AccessNotes = z.infer<typeof accessNotes>;
 export const serviceAddress = z.object({ id: z.string(), label: z.string(), place, access: accessNotes });
 export type ServiceAddress = z.infer<typeof serviceAddress>;
 
-/** Whether texts are welcome; when and how that was said. */
-export const textConsent = z.object({ given: z.boolean(), at: instant, how: z.string() });
-export type TextConsent = z.infer<typeof textConsent>;
+/** Whether texts or mails are welcome; when and how that was said. */
+export const consent = z.object({ given: z.boolean(), at: instant, how: z.string() });
+export type Consent = z.infer<typeof consent>;
 
 export const newcomerAnswer = z.object({ questionId: z.string(), question: z.string(), answer: z.string() });
 /** All that is known about a customer beside the name. */
@@ -60,7 +61,10 @@ export const customerDetails = z.object({
   phones: z.array(customerPhone),
   emails: z.array(customerEmail),
   preferredContact: z.enum(CONTACT_WAYS).nullable(),
-  textConsent: textConsent.nullable(),
+  textConsent: consent.nullable(),
+  emailConsent: consent.nullable(),
+  /** What they are spoken to in. */
+  language,
   contacts: z.array(contact),
   billingAddress: place.nullable(),
   serviceAddresses: z.array(serviceAddress),
@@ -83,6 +87,8 @@ export function noDetails(): CustomerDetails {
     emails: [],
     preferredContact: null,
     textConsent: null,
+    emailConsent: null,
+    language: "en",
     contacts: [],
     billingAddress: null,
     serviceAddresses: [],
@@ -93,6 +99,13 @@ export function noDetails(): CustomerDetails {
     newcomerAnswers: [],
     serviceIntervals: [],
   };
+}
+
+/** Details as they were stored, brought forward: of mails and the language nothing was said before it could be. */
+export function upgradeDetails(
+  stored: Omit<CustomerDetails, "emailConsent" | "language"> & Partial<Pick<CustomerDetails, "emailConsent" | "language">>,
+): CustomerDetails {
+  return { emailConsent: null, language: "en", ...stored };
 }
 
 /** Notes for the way in, before anything is known: all of them empty. */

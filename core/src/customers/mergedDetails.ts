@@ -1,5 +1,5 @@
 import { showPlace } from "../places/showPlace";
-import type { CustomerDetails, TextConsent } from "./details";
+import type { CustomerDetails, Consent } from "./details";
 
 /** What two records of one customer know together; where both know a thing differently, the kept one's word stands. */
 export function mergedDetails(kept: CustomerDetails, merged: CustomerDetails): CustomerDetails {
@@ -9,6 +9,8 @@ export function mergedDetails(kept: CustomerDetails, merged: CustomerDetails): C
     emails: union(kept.emails, merged.emails, ({ address }) => address.toLowerCase()),
     preferredContact: kept.preferredContact ?? merged.preferredContact,
     textConsent: latest(kept.textConsent, merged.textConsent),
+    emailConsent: latest(kept.emailConsent, merged.emailConsent),
+    language: kept.language,
     contacts: union(kept.contacts, merged.contacts, ({ name, phone }) => `${name} ${phone?.number ?? ""}`),
     billingAddress: kept.billingAddress ?? merged.billingAddress,
     serviceAddresses: union(kept.serviceAddresses, merged.serviceAddresses, ({ place }) => showPlace(place)),
@@ -26,8 +28,8 @@ function union<T>(first: readonly T[], second: readonly T[], keyOf: (value: T) =
   return [...first, ...second.filter((value) => !known.has(keyOf(value)))];
 }
 
-/** What was said last about texts counts. */
-function latest(a: TextConsent | null, b: TextConsent | null): TextConsent | null {
+/** What was said last about texts or mails counts. */
+function latest(a: Consent | null, b: Consent | null): Consent | null {
   if (a === null || b === null) return a ?? b;
   return Date.parse(b.at) > Date.parse(a.at) ? b : a;
 }

@@ -18,6 +18,33 @@ export function mayText({ textConsent }: Pick<CustomerDetails, "textConsent">): 
   return textConsent?.given !== false;
 }
 
+/** Where a message goes. */
+export interface MessageWay {
+  channel: "text" | "mail";
+  recipient: string;
+}
+
+/** Whether we may mail: unless they said no. */
+export function mayMail({ emailConsent }: Pick<CustomerDetails, "emailConsent">): boolean {
+  return emailConsent?.given !== false;
+}
+
+/**
+ * How somebody is told: by what they prefer where that was said, by both where they asked for both, else by text, else by
+ * mail; empty: they are called.
+ */
+export function messageWays(
+  details: Pick<CustomerDetails, "phones" | "emails" | "preferredContact" | "textConsent" | "emailConsent">,
+): MessageWay[] {
+  const [phone, address] = [textPhone(details), details.emails[0]?.address ?? null];
+  const text: MessageWay[] = phone !== null && mayText(details) ? [{ channel: "text", recipient: phone }] : [];
+  const mail: MessageWay[] = address !== null && mayMail(details) ? [{ channel: "mail", recipient: address }] : [];
+  if (details.preferredContact === "email" && mail.length > 0) return mail;
+  const wantsBoth = details.preferredContact === null && details.textConsent?.given && details.emailConsent?.given;
+  if (wantsBoth) return [...text, ...mail];
+  return text.length > 0 ? text : mail;
+}
+
 /** Where work is done for them, unless said otherwise. */
 export function mainPlace({
   serviceAddresses,

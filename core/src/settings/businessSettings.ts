@@ -2,7 +2,9 @@ import { z } from "zod";
 import { concernGap, concernPhrase } from "../concerns/phrase";
 import { newcomerSettings } from "../customers/newcomers";
 import { inspectionPoint } from "../inspection/point";
+import { USUAL_MESSAGES, messageSettings } from "../messages/messageSettings";
 import { knownStreet } from "../places/knownStreet";
+import { USUAL_REQUESTS, requestSettings } from "../requests/requestSettings";
 import { crewMember } from "../schedule/crewMember";
 import { USUAL_VISITS, visitSettings } from "../visits/visitSettings";
 import { moneyRules } from "../quoting/moneyRules";
@@ -18,9 +20,21 @@ const listVersions = z.object({
   pay: version,
   crew: version,
   visits: version,
+  messages: version,
+  requests: version,
 });
 export type ListName = keyof z.infer<typeof listVersions>;
-const FIRST_VERSIONS = { concerns: 1, intervals: 1, newcomers: 1, labor: 1, pay: 1, crew: 1, visits: 1 };
+const FIRST_VERSIONS = {
+  concerns: 1,
+  intervals: 1,
+  newcomers: 1,
+  labor: 1,
+  pay: 1,
+  crew: 1,
+  visits: 1,
+  messages: 1,
+  requests: 1,
+};
 
 const RECEIPT_LINK_MONTHS = 18;
 
@@ -42,20 +56,23 @@ export const businessSettings = z.object({
   /** When mechanics drive, and what they can do; who is not there does as usual. */
   crew: z.array(crewMember).default([]),
   visits: visitSettings.default(USUAL_VISITS),
+  messages: messageSettings.default(USUAL_MESSAGES),
+  requests: requestSettings.default(USUAL_REQUESTS),
   /** How long a receipt can be opened by the link it was sent with. */
   receiptLinkMonths: z.number().int().positive().default(RECEIPT_LINK_MONTHS),
 });
 export type BusinessSettings = z.infer<typeof businessSettings>;
 
-type Newer = "versions" | "receiptLinkMonths" | "crew" | "visits";
+type Newer = "versions" | "receiptLinkMonths" | "crew" | "visits" | "messages" | "requests";
 type Stored = Omit<BusinessSettings, Newer> &
-  Partial<Pick<BusinessSettings, "receiptLinkMonths" | "crew" | "visits">> & {
+  Partial<Pick<BusinessSettings, Exclude<Newer, "versions">>> & {
     versions?: Partial<BusinessSettings["versions"]>;
   };
 
 /** Settings as they were stored, brought forward: a list that had no version yet is at its first. */
 export function upgradeSettings(stored: Stored): BusinessSettings {
   const { versions = {}, receiptLinkMonths = RECEIPT_LINK_MONTHS, crew = [], visits = USUAL_VISITS } = stored;
+  const { messages = USUAL_MESSAGES, requests = USUAL_REQUESTS } = stored;
   const members = crew.map((member) => crewMember.parse(member));
-  return { ...stored, versions: { ...FIRST_VERSIONS, ...versions }, receiptLinkMonths, crew: members, visits };
+  return { ...stored, versions: { ...FIRST_VERSIONS, ...versions }, receiptLinkMonths, crew: members, visits, messages, requests };
 }

@@ -5,6 +5,8 @@ import { jobTotals } from "../quoting/totals";
 import type { BusinessSettings } from "../settings/businessSettings";
 import { nothingArranged } from "../visits/arranged";
 import { VISIT_VERSION, type VisitState } from "../visits/state";
+import { USUAL_MESSAGES } from "../messages/messageSettings";
+import { USUAL_REQUESTS } from "../requests/requestSettings";
 import { USUAL_VISITS } from "../visits/visitSettings";
 import { applyCommand } from "../workOrders/applyCommand";
 import type { WorkOrderCommand } from "../workOrders/commands";
@@ -44,9 +46,11 @@ export const LIBRARY: LibraryJob[] = [
   },
 ].map((job) => libraryJob.parse(job));
 export const SETTINGS: BusinessSettings = {
-  versions: { concerns: 3, intervals: 1, newcomers: 1, labor: 1, pay: 1, crew: 1, visits: 1 },
+  versions: { concerns: 3, intervals: 1, newcomers: 1, labor: 1, pay: 1, crew: 1, visits: 1, messages: 1, requests: 1 },
   crew: [],
   visits: USUAL_VISITS,
+  messages: USUAL_MESSAGES,
+  requests: USUAL_REQUESTS,
   receiptLinkMonths: 18,
   phone: "",
   home: { street: "", latitude: 0, longitude: 0 },
@@ -146,6 +150,8 @@ export function bookedVisit(startsAt: string): VisitState {
     anotherTripWhy: "",
     series: null,
     calledOff: null,
+    wantsEarlier: false,
+    driveMinutes: null,
     bookedAt: startsAt,
     setOffAt: null,
     arrivedAt: null,

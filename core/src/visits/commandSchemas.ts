@@ -44,6 +44,8 @@ export const cancelVisit = z.strictObject({
 /** What was called off stands again, at its time. */
 export const reviveVisit = z.strictObject({ type: z.literal("reviveVisit"), allowOverlap: z.boolean() });
 export const lockVisit = z.strictObject({ type: z.literal("lockVisit"), isLocked: z.boolean() });
+/** They would come earlier, too: they hear of a gap. */
+export const wantEarlier = z.strictObject({ type: z.literal("wantEarlier"), wants: z.boolean() });
 /** Null: nothing is promised any more. */
 export const promiseReady = z.strictObject({ type: z.literal("promiseReady"), readyBy: instant.nullable() });
 /** What was agreed; what is not named stays as it was. */

@@ -15,6 +15,7 @@ import {
   reviveVisit,
   setOff,
   takeAlong,
+  wantEarlier,
 } from "./commandSchemas";
 import { arranged } from "./arranged";
 import type { VisitRefusal } from "./refusals";
@@ -57,6 +58,7 @@ export const visitRules = {
       cancelledAt === null ? {} : { cancelledAt: null, calledOff: null, overlapAllowed: allowOverlap },
   }),
   lockVisit: rule({ schema: lockVisit, kind: "intention", apply: (_state, { isLocked }) => ({ isLocked }) }),
+  wantEarlier: rule({ schema: wantEarlier, kind: "intention", apply: (_state, { wants }) => ({ wantsEarlier: wants }) }),
   promiseReady: rule({ schema: promiseReady, kind: "intention", apply: (_state, { readyBy }) => ({ readyBy }) }),
   arrangeVisit: rule({
     schema: arrangeVisit,
@@ -90,7 +92,8 @@ export const visitRules = {
   setOff: rule({
     schema: setOff,
     kind: "fact",
-    apply: ({ setOffAt }, _command, { at }) => ({ setOffAt: setOffAt ?? at }),
+    apply: ({ setOffAt, driveMinutes }, command, { at }) =>
+      setOffAt === null ? { setOffAt: at, driveMinutes: command.driveMinutes } : { setOffAt, driveMinutes },
   }),
   arrive: rule({
     schema: arrive,
@@ -115,6 +118,7 @@ export const visitCommand = z.discriminatedUnion("type", [
   reviveVisit,
   lockVisit,
   promiseReady,
+  wantEarlier,
   arrangeVisit,
   takeAlong,
   leaveOut,
@@ -158,7 +162,9 @@ export function booked(
     anotherTripWhy,
     series,
     bookedAt: at,
+    wantsEarlier: false,
     setOffAt: null,
+    driveMinutes: null,
     arrivedAt: null,
     leftAt: null,
     cancelledAt: null,

@@ -6,7 +6,7 @@ import { calledOff } from "./calledOff";
 const instant = z.iso.datetime();
 
 /** How a visit's state is written now; an older one is brought forward when it is read. @see upgradeVisit */
-export const VISIT_VERSION = 3;
+export const VISIT_VERSION = 4;
 
 /** Of which row of repeated visits one is. */
 const visitSeries = z.object({
@@ -36,7 +36,11 @@ export const visitState = z.object({
   anotherTripWhy: z.string(),
   series: visitSeries.nullable(),
   bookedAt: instant,
+  /** Whoever it is for would come earlier, too, and hears of a gap. */
+  wantsEarlier: z.boolean(),
   setOffAt: instant.nullable(),
+  /** How long the drive was thought to take when it began; null: nobody said, or it did not begin. */
+  driveMinutes: z.number().int().nullable(),
   arrivedAt: instant.nullable(),
   leftAt: instant.nullable(),
   cancelledAt: instant.nullable(),

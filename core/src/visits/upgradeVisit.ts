@@ -24,8 +24,10 @@ export function upgradeVisit(stored: StoredVisit): VisitState {
       anotherTripWhy: "",
       series: null,
       calledOff: null,
-      version: VISIT_VERSION,
+      version: 3,
     });
+  // Nobody waited for an earlier time, and a drive that began is nearly over.
+  if (version === 3) return upgradeVisit({ ...stored, wantsEarlier: false, driveMinutes: null, version: VISIT_VERSION });
   throw new RangeError(`visits of version ${JSON.stringify(version)} are not known here`);
 }
 

@@ -1,5 +1,6 @@
 import visitBefore from "../testing/samples/visit.v1.json";
 import visitBefore2 from "../testing/samples/visit.v2.json";
+import visitBefore3 from "../testing/samples/visit.v3.json";
 import workOrderBefore from "../testing/samples/workOrder.v1.json";
 import { partStatus } from "../sourcing/partStatus";
 import { visitState } from "../visits/state";
@@ -40,6 +41,12 @@ it("a visit of version 2 opens with nothing asked, promised or locked", () => {
   const upgraded = upgradeVisit(visitBefore2);
   expect(visitState.parse(upgraded)).toEqual(upgraded);
   expect(upgraded).toMatchObject({ overlapAllowed: false, isLocked: false, readyBy: null, calledOff: null });
+});
+
+it("a visit of version 3 opens with nobody waiting for an earlier time", () => {
+  const upgraded = upgradeVisit(visitBefore3);
+  expect(visitState.parse(upgraded)).toEqual(upgraded);
+  expect(upgraded).toMatchObject({ anotherTripWhy: "the part came late", wantsEarlier: false, driveMinutes: null });
 });
 
 it("what is current is handed back as it is, and what is newer than the program is not guessed at", () => {

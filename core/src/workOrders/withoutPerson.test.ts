@@ -82,7 +82,7 @@ it("a visit keeps its town and time, not the house", () => {
     longitude: -122,
   };
   const visit = {
-    version: 3 as const,
+    version: 4 as const,
     overlapAllowed: false,
     isLocked: false,
     arranged: { ...nothingArranged(), whoIsThere: "Ana", keyLies: "Under the pot", maySayYes: "Ana, 555", roof: true },
@@ -92,6 +92,8 @@ it("a visit keeps its town and time, not the house", () => {
     calledOff: { why: "customer" as const, words: "Ana is ill" },
     id: "v",
     workOrderIds: ["w"],
+    wantsEarlier: false,
+    driveMinutes: null,
     mechanicId: "m",
     place,
     startsAt: AT,

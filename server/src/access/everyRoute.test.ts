@@ -9,7 +9,17 @@ import { startTestServer, type HttpAnswer, type TestPerson, type TestServer } fr
 type Name = keyof typeof routes;
 /** Ids of one business, one of each kind. */
 type Ids = Record<
-  "workOrder" | "customer" | "vehicle" | "visit" | "person" | "line" | "photo" | "import" | "moveAsk",
+    | "workOrder"
+  | "customer"
+  | "vehicle"
+  | "visit"
+  | "person"
+  | "line"
+  | "photo"
+  | "import"
+  | "moveAsk"
+  | "request"
+  | "message",
   string
 >;
 
@@ -20,6 +30,8 @@ let theirIds: Set<string>;
 let token: string;
 let newTimeToken: string;
 let calendarToken: string;
+let slug: string;
+let pageToken: string;
 const people: { login: string; rights: Right[]; person: TestPerson }[] = [];
 
 beforeAll(async () => {
@@ -39,6 +51,8 @@ beforeAll(async () => {
   await own.post(`/api/work-orders/${here.workOrder}/receipt-messages`, { messageId: uuid() });
   token = await linkToken();
   newTimeToken = `new-time-of-${(await own.get<{ business: { id: string } }>("/api/session")).body.business.id}`;
+  slug = (await own.get<{ slug: string }>("/api/ask-page")).body.slug;
+  pageToken = `page-of-request-${here.request}`;
   const renewed = await own.post<{ links: { url: string | null }[] }>(`/api/calendar-links/${here.person}`, {});
   calendarToken =
     renewed.body.links
@@ -72,7 +86,11 @@ async function idsOf(who: TestPerson, isTheirs: boolean, otherId: string): Promi
     photo: uuid(),
     import: uuid(),
     moveAsk: uuid(),
+    request: uuid(),
+    message: uuid(),
   };
+  const business = await one("select business_id as id from people where MINE limit 1");
+  await addRequest(business, ids, isTheirs);
   await server.db.query(
     `insert into move_asks (business_id, id, visit_id, starts_at, ends_at, mechanic_id, from_starts_at, asked_by, why,
        message, asked_at, answer_by)
@@ -90,6 +108,33 @@ async function idsOf(who: TestPerson, isTheirs: boolean, otherId: string): Promi
   });
   return ids;
 }
+
+/** A request nobody answered, with a link to its page, and a reply. */
+async function addRequest(business: string, { request, message, person }: Ids, isTheirs: boolean): Promise<void> {
+  const asked = {
+    ...{ language: "en", name: isTheirs ? THEIRS : "Some Body", phone: "", email: "some@example.com", place },
+    car: { plate: "", region: "", vin: "", year: 2012, make: "Fennick", model: "Rover" },
+    ...{ wishIds: [], words: "hums", photoIds: [], isThere: true, keyLies: "", terms: "", mayText: true, mayMail: true },
+    time: askedTimeOf(person),
+  };
+  const values = { business, request, message, asked: JSON.stringify(asked), token: `page-of-request-${request}` };
+  const made = { order: uuid(), visit: uuid(), customer: uuid(), vehicle: uuid() };
+  await server.db.query(
+    `insert into requests (business_id, id, asked, asked_hash, status, email, work_order_id, visit_id, new_customer_id,
+       new_vehicle_id) values (:business, :request, :asked, '', 'waiting', 'some@example.com', :order, :visit, :customer, :vehicle);
+     insert into directory.page_links (token, business_id, request_id, ends_at)
+       values (:token, :business, :request, now() + interval '1 day');
+     insert into messages (business_id, id, recipient, text, status, is_incoming)
+       values (:business, :message, '+15415550123', '${isTheirs ? THEIRS : "Mine"}', 'received', true)`,
+    { replacements: { ...values, ...made } },
+  );
+}
+
+const askedTimeOf = (mechanicId: string): object => ({
+  mechanicId,
+  startsAt: "2031-05-01T17:00:00.000Z",
+  endsAt: "2031-05-01T18:00:00.000Z",
+});
 
 async function linkToken(): Promise<string> {
   const [row] = await server.db.query<{ token: string }>(
@@ -279,6 +324,61 @@ const ASKS: Record<Name, (ids: Ids) => { id?: string; path?: string; query?: str
   checkImport: (ids) => ({ id: ids.import, body: { mapping: ["name"], doubles: "fill" } }),
   runImport: (ids) => ({ id: ids.import, body: { rows: "all" } }),
   undoImport: (ids) => ({ id: ids.import }),
+  openMessages: () => ({}),
+  decideMessage: ({ message }) => ({ id: message, body: { decision: "done" } }),
+  writeMessage: ({ workOrder }) => ({ id: workOrder, body: { messageId: uuid(), text: "Soon" } }),
+  answerUnknown: ({ message }) => ({ id: message, body: { messageId: uuid(), text: "Soon" } }),
+  hearMessenger: () => ({ body: { what: "delivered", key: `${uuid()}/${uuid()}` } }),
+  sendQuote: ({ workOrder }) => ({ id: workOrder, body: { messageId: uuid() } }),
+  callBackPages: ({ customer }) => ({ id: customer }),
+  changeMessages: () => ({ body: { version: 1, messages: [] } }),
+  changeRequests: () => ({ body: { version: 1, requests: [] } }),
+  listRequests: () => ({}),
+  openRequest: ({ request }) => ({ id: request }),
+  agreeToRequest: ({ request, customer }) => ({ id: request, body: { customerId: customer, vehicleId: uuid() } }),
+  offerTimes: ({ request, person }) => ({ id: request, body: { times: [askedTimeOf(person)] } }),
+  declineRequest: ({ request }) => ({ id: request, body: {} }),
+  askAddress: () => ({}),
+  changeAskAddress: () => ({ body: { slug } }),
+  openAskPage: () => ({ path: slug }),
+  findStrangersCar: () => ({ path: slug, body: { plate: "LRK1204", region: "WA", vin: "" } }),
+  findTown: () => ({ path: slug, body: { postcode: "98099" } }),
+  askTimes: () => ({ path: slug, body: { place, wishIds: [] } }),
+  holdAskedTime: ({ person }) => ({
+    path: slug,
+    body: { place, wishIds: [], requestId: uuid(), time: askedTimeOf(person) },
+  }),
+  addAskedPhoto: ({ photo }) => ({
+    path: `${slug}/requests/${uuid()}/photos/${photo}`,
+    body: new Uint8Array(jpegOf()),
+  }),
+  askForVisit: () => ({ path: `${slug}/requests/${uuid()}`, body: {} }),
+  openPage: () => ({ path: pageToken }),
+  speakOnPage: () => ({ path: pageToken, body: { language: "en" } }),
+  sendPageCode: () => ({ path: pageToken, body: { way: 0 } }),
+  provePage: () => ({ path: pageToken, body: { code: "000000" } }),
+  pagePhoto: ({ photo }) => ({ path: `${pageToken}/photos/${photo}` }),
+  writeOnPage: ({ workOrder }) => ({
+    path: pageToken,
+    body: { messageId: uuid(), text: "When?", workOrderId: workOrder },
+  }),
+  addPagePhoto: ({ workOrder }) => ({
+    path: `${pageToken}/new-photos/${uuid()}`,
+    query: `order=${workOrder}`,
+    body: new Uint8Array(jpegOf()),
+  }),
+  pageTimes: ({ visit }) => ({ path: `${pageToken}/visits/${visit}` }),
+  moveOnPage: ({ visit, person }) => ({
+    path: `${pageToken}/visits/${visit}`,
+    body: { commandId: uuid(), time: askedTimeOf(person) },
+  }),
+  callOffOnPage: ({ visit }) => ({ path: `${pageToken}/visits/${visit}`, body: { commandId: uuid(), words: "" } }),
+  wantEarlierOnPage: ({ visit }) => ({ path: `${pageToken}/visits/${visit}`, body: { commandId: uuid(), wants: true } }),
+  pickOffered: ({ request, person }) => ({
+    path: `${pageToken}/requests/${request}`,
+    body: { time: askedTimeOf(person) },
+  }),
+  withdrawRequest: ({ request }) => ({ path: `${pageToken}/requests/${request}`, body: {} }),
   exportCustomersCsv: ({ customer }) => ({ query: `ids=${customer}` }),
   exportContactsCsv: () => ({}),
   exportCarsCsv: () => ({}),
@@ -295,7 +395,7 @@ async function ask(name: Name, who: TestPerson, ids: Ids): Promise<HttpAnswer> {
   const route: Route = routes[name];
   const { id = "", path = id, query, body } = ASKS[name](ids);
   // One filled place for all of an address's names; what stands behind it stays.
-  const names = route.path.match(/:\w+(\/people\/:\w+|\/:\w+)?/)?.[0] ?? "";
+  const names = route.path.match(/:\w+(.*:\w+)?/)?.[0] ?? "";
   const address = `${names ? route.path.replace(names, path) : route.path}${query ? `?${query}` : ""}`;
   const type = route.file ? route.file.types[0] : body === undefined ? null : "application/json";
   const isSent = route.method !== "get" && route.method !== "delete";

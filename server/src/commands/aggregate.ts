@@ -15,7 +15,10 @@ export interface SentCommand<Command> {
 }
 
 /** What the pipeline shares of itself. */
-export type CommandDeps = Pick<Deps, "db" | "rules">;
+export interface CommandDeps extends Pick<Deps, "db" | "rules" | "config"> {
+  /** No customer is told: what is done was done before, as when the demo is loaded. */
+  isQuiet?: boolean;
+}
 
 /** One run of commands to one aggregate, in one transaction on its lock. */
 export interface Run {

@@ -6,6 +6,7 @@ import { Person } from "../access/model";
 import { CustomerMerge, CustomerRow } from "./model";
 import { VehiclePersonRow, VehicleRow } from "../vehicles/model";
 import { WorkOrderRow } from "../workOrders/model";
+import { MESSAGE_JSON } from "../messages/openMessages";
 import type { Scope } from "../scope";
 import { toVehicle } from "../vehicles/toVehicle";
 import { listWorkOrders, pastWorkPage } from "../workOrders/summaries";
@@ -152,15 +153,15 @@ async function lastMessages(
   businessId: string,
   customerId: string,
 ): Promise<CustomerSheetView["messages"]> {
-  const rows = await askPrepared<{ id: string; text: string; status: "waiting" | "sent"; created_at: Date }>(
+  const rows = await askPrepared<{ message: CustomerSheetView["messages"][number] }>(
     db,
-    `select messages.id, text, status, messages.created_at from work_orders
-     join messages on messages.business_id = $1 and messages.work_order_id = work_orders.id
-     where work_orders.business_id = $1 and work_orders.customer_id = $2
-     order by messages.created_at desc limit ${MOST_MESSAGES}`,
+    `select ${MESSAGE_JSON} as message from messages m
+     where m.business_id = $1 and (m.customer_id = $2
+       or m.work_order_id in (select id from work_orders where business_id = $1 and customer_id = $2))
+     order by m.created_at desc limit ${MOST_MESSAGES}`,
     [businessId, customerId],
   );
-  return rows.map(({ created_at: at, ...message }) => ({ ...message, at: at.toISOString() }));
+  return rows.map(({ message }) => message);
 }
 
 async function mergesInto(businessId: string, keptId: string): Promise<CustomerSheetView["merges"]> {

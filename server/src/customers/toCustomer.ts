@@ -1,3 +1,4 @@
+import { upgradeDetails } from "@mechanon/core";
 import type { Customer } from "@mechanon/contract";
 import type { CustomerRow } from "./model";
 
@@ -9,7 +10,7 @@ export interface CustomerColumns extends Pick<CustomerRow, "id" | "kind" | "name
 
 /** A customer as the wire shows it. */
 export function toCustomer({ id, kind, name, details, version, createdAt, erasedAt }: CustomerColumns): Customer {
-  return { id, kind, name, ...details, version, createdAt: isoOf(createdAt), erasedAt: erasedAt && isoOf(erasedAt) };
+  return { id, kind, name, ...upgradeDetails(details), version, createdAt: isoOf(createdAt), erasedAt: erasedAt && isoOf(erasedAt) };
 }
 
 function isoOf(moment: Date | string): string {

@@ -1,5 +1,6 @@
 import { BUSINESS, PEOPLE, type DemoVisit } from "@mechanon/demo";
 import { addDays, dayOf, instantAt, type Place } from "@mechanon/core";
+import type { CommandDeps } from "../commands/aggregate";
 import type { Deps, Scope } from "../scope";
 
 /** A car of the demo once it is kept. */
@@ -12,15 +13,18 @@ interface LoadedCar {
 
 /** One loading of the demo: for which business, around which day, and what is kept so far by the scenario's own names. */
 export class DemoRun {
+  readonly deps: Deps & CommandDeps;
   readonly people = new Map<string, string>();
   readonly cars = new Map<string, LoadedCar>();
   private readonly today: string;
 
   constructor(
-    readonly deps: Deps,
+    deps: Deps,
     readonly businessId: string,
     private readonly now: Date,
   ) {
+    // What is loaded was done before: nobody is told of it now.
+    this.deps = { ...deps, isQuiet: true };
     this.today = dayOf(now.toISOString(), BUSINESS.timeZone);
   }
 

@@ -1,15 +1,19 @@
-import { BUSINESS, LIBRARY, PEOPLE, SETTINGS, SUPPLIER } from "@mechanon/demo";
+import { ASK_SLUG, BUSINESS, LIBRARY, PEOPLE, SETTINGS, SUPPLIER } from "@mechanon/demo";
+import { upgradeSettings } from "@mechanon/core";
 import { v7 as uuid } from "uuid";
 import { Person } from "../access/model";
+import type { Sequelize } from "sequelize";
 import { hashPassword } from "../access/passwords";
+import { askPrepared } from "../db/askPrepared";
 import { Business, LibraryJobRow } from "../settings/model";
 import { SupplierRow } from "../sourcing/model";
 import type { DemoRun } from "./demoRun";
 
 /** The business itself: its people, its job library, its supplier. */
-export async function loadBusiness({ businessId, people }: DemoRun): Promise<void> {
+export async function loadBusiness({ deps, businessId, people }: DemoRun): Promise<void> {
   const { name, timeZone } = BUSINESS;
-  await Business.create({ id: businessId, name, timeZone, settings: SETTINGS, isDemo: true });
+  await Business.create({ id: businessId, name, timeZone, settings: upgradeSettings(SETTINGS), isDemo: true });
+  await claimSlug(deps.db, businessId);
   for (const { key, password, rights, ...person } of PEOPLE) {
     const id = uuid();
     people.set(key, id);
@@ -24,4 +28,13 @@ export async function loadBusiness({ businessId, people }: DemoRun): Promise<voi
     position: 0,
   });
   await LibraryJobRow.bulkCreate(LIBRARY.map((job, position) => ({ businessId, id: job.id, position, job })));
+}
+
+/** Where another demo has the name already, this one keeps that of its beginning. */
+async function claimSlug(db: Sequelize, businessId: string): Promise<void> {
+  await askPrepared(
+    db,
+    "insert into directory.ask_pages (slug, business_id) values ($1, $2) on conflict do nothing",
+    [ASK_SLUG, businessId],
+  );
 }

@@ -1,5 +1,6 @@
 import type { Right, WorkOrderCommand } from "@mechanon/core";
 import { v5 as uuidOf } from "uuid";
+import { personScope } from "../access/personScope";
 import type { CommandDeps } from "../commands/aggregate";
 import { askPrepared } from "../db/askPrepared";
 import type { Scope } from "../scope";
@@ -38,7 +39,7 @@ export async function recordAnswer(
     await askPrepared(deps.db, SETTLE, values);
     return;
   }
-  const scope = await scopeOfPerson(deps, businessId, request.personId);
+  const scope = await personScope(deps.db, businessId, request.personId);
   // An id of its own, always the same for the same request: what it says may be told twice, and is recorded once.
   const sent = { id: uuidOf(request.id, RECORDED), at: new Date().toISOString(), command };
   await runWorkOrderCommands(deps, scope, request.workOrderId, [sent], async (transaction, [outcome]) => {
@@ -47,16 +48,4 @@ export async function recordAnswer(
       throw new Error(`request ${request.id} cannot be recorded: ${outcome?.refusal ?? ""}`);
     await askPrepared(deps.db, SETTLE, values, transaction);
   });
-}
-
-async function scopeOfPerson({ db }: CommandDeps, businessId: string, personId: string): Promise<Scope> {
-  const [row] = await askPrepared<{ name: string; rights: Right[]; time_zone: string; business: string }>(
-    db,
-    `select p.name, p.rights, b.time_zone, b.name as business from people p join businesses b on b.id = p.business_id
-     where p.business_id = $1 and p.id = $2`,
-    [businessId, personId],
-  );
-  if (!row) throw new Error(`request of a person who is not there: ${personId}`);
-  const { name, rights, time_zone: timeZone, business: businessName } = row;
-  return { businessId, businessName, timeZone, actor: { id: personId, name, rights } };
 }

@@ -9,6 +9,8 @@ const MOST_OF_ONE = 96 * 1024 * 1024;
 const SILENT_MS = 20_000;
 /** A stranger's body is a few hundred bytes. */
 const STRANGER_MS = 10_000;
+/** A photo from one bar of signal takes so many times as long. */
+const STRANGER_FILE = 9;
 
 /** Reads the bodies routes declare, of their types and sizes, and so many at one time as there is room for. */
 export class Bodies {
@@ -47,7 +49,7 @@ export class Bodies {
         );
       this.reserve(res, whose, declared || most);
       const { silentMs, strangerMs } = this.patience;
-      await read(parse, req, res, silentMs, whose === null ? strangerMs : null);
+      await read(parse, req, res, silentMs, whose === null ? strangerMs * (file ? STRANGER_FILE : 1) : null);
     };
   }
 

@@ -16,14 +16,14 @@ export interface OpenCall<P extends Schema, Q extends Schema, B extends Schema> 
   params: Parsed<P>;
   query: Parsed<Q>;
   body: Parsed<B>;
+  /** The body of a route that takes a file. */
+  file: Buffer;
   req: Request;
   res: Response;
 }
 /** The same, and who asks. */
 export interface Call<P extends Schema, Q extends Schema, B extends Schema> extends OpenCall<P, Q, B> {
   scope: SessionPerson;
-  /** The body of a route that takes a file. */
-  file: Buffer;
 }
 /** The same, and the transaction that keeps the answer under the request's key. */
 export interface KeyedCall<P extends Schema, Q extends Schema, B extends Schema> extends Call<P, Q, B> {
@@ -75,10 +75,11 @@ export class Mounting {
     declared: Declared<P, Q, B, R>,
     handle: (call: OpenCall<P, Q, B>) => Promise<Answer<R>>,
   ): void {
-    if (!declared.open || declared.right || declared.keyed || declared.file)
+    if (!declared.open || declared.right || declared.keyed)
       throw new Error(`${declared.path} is declared otherwise than it is mounted`);
     const read = this.bodies.readerOf(declared);
     this.router[declared.method](declared.path, async (req, res) => {
+      await this.rates.count(declared, `from ${req.ip ?? ""}`);
       if (read) await read(req, res, null);
       send(declared, res, await handle(checked(declared, req, res)));
     });
@@ -92,10 +93,9 @@ export class Mounting {
     this.router[declared.method](declared.path, async (req, res) => {
       const scope = await this.sessionOf(req);
       if (declared.right) requireRight(scope, declared.right);
-      await this.rates.count(declared, scope);
+      await this.rates.count(declared, `${scope.businessId}/${scope.actor.id}`);
       if (read) await read(req, res, scope.businessId);
-      const file = Buffer.isBuffer(req.body) ? req.body : Buffer.alloc(0);
-      const call = { ...checked(declared, req, res), scope, file };
+      const call = { ...checked(declared, req, res), scope };
       send(declared, res, await ofBusiness(scope.businessId, () => handle(call)));
     });
   }
@@ -110,6 +110,7 @@ function checked<P extends Schema, Q extends Schema, B extends Schema>(
     params: check(declared.params, req.params),
     query: check(declared.query, req.query),
     body: check(declared.body, req.body),
+    file: Buffer.isBuffer(req.body) ? req.body : Buffer.alloc(0),
     req,
     res,
   };

@@ -1,7 +1,6 @@
 import { RateLimiterPostgres, RateLimiterRes } from "rate-limiter-flexible";
 import type { Sequelize } from "sequelize";
 import type { Route } from "@mechanon/contract";
-import type { Scope } from "../scope";
 import { AppError } from "../errors/appError";
 
 /** Counts what costs money or reaches somebody, in the database, so that all servers count together. */
@@ -10,11 +9,11 @@ export class Rates {
 
   constructor(private readonly db: Sequelize) {}
 
-  /** @throws {AppError} `request/too-often`, with the time to wait. */
-  async count(declared: Route, { businessId, actor }: Scope): Promise<void> {
+  /** @param who - is counted: a person, or the address of a stranger. @throws {AppError} `request/too-often`, with the time to wait. */
+  async count(declared: Route, who: string): Promise<void> {
     if (!declared.rate) return;
     try {
-      await this.limiterOf(declared, declared.rate).consume(`${businessId}/${actor.id}`);
+      await this.limiterOf(declared, declared.rate).consume(who);
     } catch (error) {
       if (!(error instanceof RateLimiterRes)) throw error;
       const seconds = Math.ceil(error.msBeforeNext / 1000);

@@ -1,26 +1,59 @@
-import { v7 as uuid } from "uuid";
+import type { MessageKind } from "@mechanon/core";
 import type { Sequelize, Transaction } from "sequelize";
 import { askPrepared } from "../db/askPrepared";
 import type { Scope } from "../scope";
 
 export const SEND_MESSAGE_TASK = "sendMessage";
 
-const QUEUE = `
-  with kept as (
-    insert into messages (business_id, id, work_order_id, recipient, text, status)
-    values ($1, $2, $3, $4, $5, 'waiting') on conflict do nothing returning id
-  )
-  select queue_job('${SEND_MESSAGE_TASK}',
-    json_build_object('businessId', $1::text, 'messageId', kept.id::text), job_key => $1::text || '/' || kept.id::text)
-  from kept`;
+/** What a message is about; null: not about one. */
+export interface MessageAbout {
+  customerId: string | null;
+  workOrderId: string | null;
+  requestId?: string | null;
+  visitId?: string | null;
+}
 
-/** Puts a text in line to be sent, in the transaction of what it tells; a message with the same id goes out once. @returns Whether it was not in line before. */
+/** A message as it is put in line. */
+export interface NewMessage extends MessageAbout {
+  /** One with the same id goes out once. */
+  id: string;
+  /** Null: of no kind the owner sets. */
+  kind: MessageKind | null;
+  channel: "text" | "mail";
+  recipient: string;
+  /** Of a mail. */
+  subject: string | null;
+  text: string;
+  /** It waits for somebody's yes. */
+  asksFirst?: boolean;
+}
+
+const KEEP = `
+  insert into messages (business_id, id, work_order_id, customer_id, request_id, visit_id, kind, channel, recipient,
+    subject, text, status)
+  values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12) on conflict do nothing returning id`;
+const SEND = `
+  select queue_job('${SEND_MESSAGE_TASK}',
+    json_build_object('businessId', $1::text, 'messageId', $2::text), job_key => $1::text || '/' || $2::text)`;
+
+/** Puts a message in line to be sent, in the transaction of what it tells. @returns Whether it was not in line before. */
 export async function queueMessage(
   db: Sequelize,
   { businessId }: Pick<Scope, "businessId">,
-  { id = uuid(), workOrderId, recipient, text }: { id?: string; workOrderId: string; recipient: string; text: string },
+  message: NewMessage,
   transaction: Transaction,
 ): Promise<boolean> {
-  const queued = await askPrepared(db, QUEUE, [businessId, id, workOrderId, recipient, text], transaction);
-  return queued.length > 0;
+  const { id, workOrderId, customerId, requestId = null, visitId = null, kind, channel, recipient } = message;
+  const status = message.asksFirst ? "asks" : "waiting";
+  const about = [workOrderId, customerId, requestId, visitId, kind];
+  const values = [businessId, id, ...about, channel, recipient, message.subject, message.text, status];
+  const kept = await askPrepared(db, KEEP, values, transaction);
+  if (kept.length === 0) return false;
+  if (status === "waiting") await sendKept(db, businessId, id, transaction);
+  return true;
+}
+
+/** Puts a message that is kept in line to be sent. */
+export async function sendKept(db: Sequelize, businessId: string, id: string, transaction: Transaction): Promise<void> {
+  await askPrepared(db, SEND, [businessId, id], transaction);
 }

@@ -1,3 +1,4 @@
+import type { Config } from "../config";
 import { httpAddresses } from "./addresses/httpAddresses";
 import type { Addresses } from "./addresses/port";
 import { httpCardTerminal } from "./cardTerminal/httpCardTerminal";
@@ -42,8 +43,13 @@ export interface Outside {
 }
 
 /** The outside as the stand-ins speak it. */
-export function connectOutside(baseUrl: string, timeoutMs: number, routingUrl: string | null): Outside {
-  const http = new OutsideHttp(timeoutMs);
+export function connectOutside({
+  standinsUrl: baseUrl,
+  outsideTimeoutMs,
+  routingUrl,
+  publicUrl,
+}: Pick<Config, "standinsUrl" | "outsideTimeoutMs" | "routingUrl" | "publicUrl">): Outside {
+  const http = new OutsideHttp(outsideTimeoutMs);
   return {
     plateRegister: httpPlateRegister(http, baseUrl),
     suppliers: httpSuppliers(http, baseUrl),
@@ -54,7 +60,7 @@ export function connectOutside(baseUrl: string, timeoutMs: number, routingUrl: s
     specs: httpSpecs(http, baseUrl),
     recalls: httpRecalls(http, baseUrl),
     serviceHistory: httpServiceHistory(http, baseUrl),
-    messenger: httpMessenger(http, baseUrl),
+    messenger: httpMessenger(http, baseUrl, `${publicUrl}/api/outside/messages`),
     weather: httpWeather(http, baseUrl),
     routing: routingUrl === null ? null : httpRouting(http, routingUrl),
   };

@@ -60,7 +60,7 @@ export async function takeCard(
 
 /** Asks the terminal what became of a charge whose answer was lost, and records it. */
 export async function settleCharge(
-  deps: Pick<Deps, "db" | "outside" | "rules">,
+  deps: Pick<Deps, "db" | "outside" | "rules" | "config">,
   businessId: string,
   request: ExternalRequest,
 ): Promise<void> {

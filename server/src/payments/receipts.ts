@@ -1,10 +1,10 @@
 import { randomBytes } from "node:crypto";
-import { mayText, receiptOf, receiptText, showVehicle, textPhone } from "@mechanon/core";
+import { mayText, messageWays, receiptOf, showMoney, showVehicle, upgradeDetails } from "@mechanon/core";
 import type { ReceiptView, WorkOrderView } from "@mechanon/contract";
 import { findCustomer } from "../customers/service";
 import { ofBusiness } from "../db/ofBusiness";
 import { AppError } from "../errors/appError";
-import { queueMessage } from "../messages/service";
+import { tellCustomer } from "../messages/tellCustomer";
 import type { Deps, Scope } from "../scope";
 import { findVehicle } from "../vehicles/service";
 import { findWorkOrder } from "../workOrders/service";
@@ -39,13 +39,14 @@ export async function viewReceipt(
   };
 }
 
-/** Texts the customer a link to the receipt as it is now; the same message id goes out once. */
+/** Sends the customer a link to the receipt as it is now; the same message id goes out once. */
 export async function textReceipt(
-  { db, config, rules }: Pick<Deps, "db" | "config" | "rules">,
+  deps: Pick<Deps, "db" | "config" | "rules">,
   scope: Scope,
   workOrderId: string,
   messageId: string,
 ): Promise<WorkOrderView> {
+  const { db, config, rules } = deps;
   const { businessId } = scope;
   const row = await findWorkOrder(scope, workOrderId);
   if (row.customerId === null)
@@ -53,27 +54,50 @@ export async function textReceipt(
       "receipt/no-phone",
       "It is not known yet whose this is. Nothing was sent; say whose it is, or hand over the PDF.",
     );
-  const { details } = await findCustomer(scope, row.customerId);
-  if (!mayText(details))
-    throw new AppError(
-      "receipt/texts-refused",
-      "This customer wants no texts. Nothing was sent; show the receipt or hand over the PDF, or ask again and note it.",
-    );
-  const phone = textPhone(details);
-  if (phone === null)
+  const { id: customerId, name, details: stored } = await findCustomer(scope, row.customerId);
+  const told = { name, ...upgradeDetails(stored) };
+  const [way] = messageWays(told);
+  if (!way) {
+    if (!mayText(told))
+      throw new AppError(
+        "receipt/texts-refused",
+        "This customer wants no texts. Nothing was sent; show the receipt or hand over the PDF, or ask again and note it.",
+      );
     throw new AppError(
       "receipt/no-phone",
       "This customer has no phone number. Nothing was sent; add one, or hand over the PDF.",
     );
+  }
   const receipt = await viewReceipt({ rules }, scope, workOrderId);
   const token = randomBytes(24).toString("base64url");
-  const text = receiptText(scope.businessName, receipt.paidCents, `${config.publicUrl}/r/${token}`);
   await db.transaction(async (transaction) => {
-    const message = { id: messageId, workOrderId, recipient: phone, text };
-    if (!(await queueMessage(db, scope, message, transaction))) return;
+    const queued = await tellCustomer(
+      deps,
+      scope,
+      {
+        kind: "receipt",
+        key: messageId,
+        messageId,
+        told,
+        about: { workOrderId, customerId },
+        values: { car: row.vehicleId === null ? "" : receipt.vehicleName, amount: showMoney(receipt.paidCents) },
+        link: `${config.publicUrl}/r/${token}`,
+        isByHand: true,
+      },
+      transaction,
+    );
+    if (queued === 0) return;
     await keepReceiptLink(
       db,
-      { token, businessId, workOrderId, sentTo: phone, receipt, customerId: row.customerId, vehicleId: row.vehicleId },
+      {
+        token,
+        businessId,
+        workOrderId,
+        sentTo: way.recipient,
+        receipt,
+        customerId: row.customerId,
+        vehicleId: row.vehicleId,
+      },
       transaction,
     );
   });

@@ -13,7 +13,7 @@ export const settlePayload = z.object({ businessId: z.string(), requestId: z.str
  * @throws {OutsideError} while nobody answers, so that the queue asks again.
  */
 export async function settleRequest(
-  deps: Pick<Deps, "db" | "rules" | "outside">,
+  deps: Pick<Deps, "db" | "rules" | "outside" | "config">,
   { businessId, requestId }: z.infer<typeof settlePayload>,
 ): Promise<void> {
   const request = await findRequest(deps.db, businessId, requestId);

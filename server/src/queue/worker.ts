@@ -2,10 +2,13 @@ import { EventEmitter } from "node:events";
 import { Logger as WorkerLogger, run, type Task, type WorkerEvents } from "graphile-worker";
 import pg from "pg";
 import { messagePayload, sendMessage } from "../messages/sendMessage";
+import { COMPLETE_AGREEMENT_TASK } from "../requests/agree";
+import { agreementPayload, completeAgreement } from "../requests/completeAgreement";
 import { BEHIND_TASK, behindSteps, runBehind } from "../behind/runBehind";
 import { SETTLE_TASK } from "../externalRequests/reserveRequest";
 import { settlePayload, settleRequest } from "./settleRequest";
 import { SEND_MESSAGE_TASK } from "../messages/service";
+import { TELL_TIMES_TASK, tellTimes } from "../messages/tellTimes";
 import { z } from "zod";
 import { FORGET_PHOTOS_TASK, removeBytes } from "../photos/photos";
 import { ofBusiness } from "../db/ofBusiness";
@@ -53,13 +56,20 @@ export async function startWorker(deps: Deps): Promise<{ stop(): Promise<void> }
       [IMPORT_TASK]: ofItsBusiness(importPayload, (job) => runImportStep(deps, job)),
       [SETTLE_TASK]: ofItsBusiness(settlePayload, (job) => settleRequest(deps, job)),
       [FORGET_PHOTOS_TASK]: async (raw) => removeBytes(deps.photos, forgottenPhotos.parse(raw).keys),
+      [COMPLETE_AGREEMENT_TASK]: ofItsBusiness(agreementPayload, async ({ businessId, requestId }) => {
+        await completeAgreement(deps, businessId, requestId);
+      }),
+      [TELL_TIMES_TASK]: async (_raw, { withPgClient }) => {
+        const { rows } = await withPgClient((client) => client.query<{ id: string }>("select id from businesses"));
+        for (const { id } of rows) await tellTimes(deps, id, new Date());
+      },
       [MAINTENANCE_TASK]: async (_raw, { withPgClient }) => withPgClient(maintain),
       [BEHIND_TASK]: async (_raw, { withPgClient, addJob }) => {
         if ((await runBehind(withPgClient, log, behindSteps(deps.photos))) === "more")
           await addJob(BEHIND_TASK, {}, { queueName: BEHIND_TASK });
       },
     },
-    crontab: `17 3 * * * ${MAINTENANCE_TASK}`,
+    crontab: `17 3 * * * ${MAINTENANCE_TASK}\n*/5 * * * * ${TELL_TIMES_TASK}`,
   });
   // Of several servers that start at once, one does it.
   for (const task of [BEHIND_TASK, MAINTENANCE_TASK]) await runner.addJob(task, {}, { queueName: task, jobKey: task });

@@ -68,19 +68,18 @@ export class RulesCache {
     return library;
   }
 
-  /** Settings and library as they are now. */
-  async now(businessId: string): Promise<Rules> {
+  /** Settings and library as they are now. @param transaction - whoever is in one asks on its connection. */
+  async now(businessId: string, transaction?: Transaction): Promise<Rules> {
     const [row] = await askPrepared<Pick<Rules, "name" | "timeZone" | "isDemo"> & RuleVersions>(
       this.db,
       `select name, time_zone as "timeZone", is_demo as "isDemo", settings_version as "settingsVersion",
          library_version as "libraryVersion" from businesses where id = $1`,
       [businessId],
+      transaction,
     );
     if (!row) throw gone();
-    const [settings, library] = await Promise.all([
-      this.settingsAt(businessId, row.settingsVersion),
-      this.libraryAt(businessId, row.libraryVersion),
-    ]);
+    const settings = await this.settingsAt(businessId, row.settingsVersion, transaction);
+    const library = await this.libraryAt(businessId, row.libraryVersion, transaction);
     return { ...row, settings, library };
   }
 }

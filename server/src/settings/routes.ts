@@ -17,6 +17,8 @@ import {
   changeNewcomers,
   changePay,
   changeReceiptLinks,
+  changeMessages,
+  changeRequests,
   changeVisits,
   keepPhrase,
 } from "./service";
@@ -79,6 +81,8 @@ export function settingsRoutes(mounting: Mounting, { config, db, rules }: Deps):
   mounting.route(routes.changeLabor, ({ scope, body }) => changeLabor(db, scope.businessId, body));
   mounting.route(routes.changePay, ({ scope, body }) => changePay(db, scope, body));
   mounting.route(routes.changeVisits, ({ scope, body }) => changeVisits(db, scope.businessId, body));
+  mounting.route(routes.changeMessages, ({ scope, body }) => changeMessages(db, scope.businessId, body));
+  mounting.route(routes.changeRequests, ({ scope, body }) => changeRequests(db, scope.businessId, body));
   mounting.route(routes.changeCrew, ({ scope, body }) => changeCrew(db, scope.businessId, body));
   mounting.route(routes.changeReceiptLinks, ({ scope, body }) => changeReceiptLinks(db, scope.businessId, body.months));
   mounting.route(routes.newcomerReport, ({ scope }) => {

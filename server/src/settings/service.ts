@@ -16,6 +16,8 @@ import {
   type ListName,
   type NewcomerSettings,
   type PersonPay,
+  type MessageSettings,
+  type RequestSettings,
   type VisitSettings,
 } from "@mechanon/core";
 import type { routes } from "@mechanon/contract";
@@ -138,6 +140,38 @@ export async function changeVisits(
     return { visits: after };
   });
   return visits;
+}
+
+/**
+ * Changes what customers are told, and how.
+ * @throws {AppError} as `changeConcerns`.
+ */
+export async function changeMessages(
+  db: Sequelize,
+  businessId: string,
+  { version, messages: changes }: BodyOf<typeof routes.changeMessages>,
+): Promise<MessageSettings> {
+  const { messages } = await changeList(db, businessId, "messages", ({ messages: before, versions }) => {
+    const [after = before] = changed([before], changes, wholeOf, version === versions.messages, 1);
+    return { messages: after };
+  });
+  return messages;
+}
+
+/**
+ * Changes what customers may ask for by themselves.
+ * @throws {AppError} as `changeConcerns`.
+ */
+export async function changeRequests(
+  db: Sequelize,
+  businessId: string,
+  { version, requests: changes }: BodyOf<typeof routes.changeRequests>,
+): Promise<RequestSettings> {
+  const { requests } = await changeList(db, businessId, "requests", ({ requests: before, versions }) => {
+    const [after = before] = changed([before], changes, wholeOf, version === versions.requests, 1);
+    return { requests: after };
+  });
+  return requests;
 }
 
 /**

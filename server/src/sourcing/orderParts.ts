@@ -75,7 +75,7 @@ export async function orderParts(
 
 /** Asks the supplier what became of an order whose answer was lost, and records it. */
 export async function settleOrder(
-  deps: Pick<Deps, "db" | "outside" | "rules">,
+  deps: Pick<Deps, "db" | "outside" | "rules" | "config">,
   businessId: string,
   request: ExternalRequest,
 ): Promise<void> {

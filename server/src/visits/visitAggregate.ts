@@ -1,11 +1,7 @@
 import {
   Refusal,
   applyVisitCommand,
-  mayText,
-  onMyWayText,
-  textPhone,
   upgradeVisit,
-  type CustomerDetails,
   type VisitCommand,
   type VisitRefusal,
   type VisitState,
@@ -13,7 +9,7 @@ import {
 import type { Aggregate, Run } from "../commands/aggregate";
 import { askPrepared } from "../db/askPrepared";
 import { letGo } from "../schedule/heldTimes";
-import { queueMessage } from "../messages/service";
+import { isFresh, tellOfVisit, type VisitTelling } from "../messages/tellOfVisit";
 import { refreshLists } from "../workOrders/refreshLists";
 
 /** Visits, as the pipeline of commands sees them. */
@@ -49,7 +45,7 @@ export const visitAggregate: Aggregate<VisitState, VisitCommand, object> = {
   },
 
   async effects(run, before, after, command) {
-    if (command.type === "setOff" && !before?.setOffAt) await tellCustomers(run, after, command.driveMinutes);
+    await tellOf(run, before, after, command);
     if (command.type === "bookVisit" || command.type === "moveVisit")
       await letGo(run.deps.db, run.scope.businessId, [after.id, ...after.workOrderIds], run.transaction);
   },
@@ -98,25 +94,36 @@ function isPlanned(command: VisitCommand): command is Planned {
   return ["bookVisit", "moveVisit", "reviveVisit", "takeAlong"].includes(command.type);
 }
 
-const TOLD = `
-  select distinct on (c.id) w.id as "workOrderId", c.details,
-    (select name from people where business_id = $1 and id = $3) as mechanic
-  from work_orders w join customers c on c.business_id = w.business_id and c.id = w.customer_id
-  where w.business_id = $1 and w.id = any($2::uuid[]) order by c.id, w.id`;
-
-/** "On my way" to everybody the visit is for, once each. */
-async function tellCustomers({ deps, scope, transaction }: Run, visit: VisitState, minutes: number): Promise<void> {
-  const told = await askPrepared<{ workOrderId: string; details: CustomerDetails; mechanic: string | null }>(
-    deps.db,
-    TOLD,
-    [scope.businessId, visit.workOrderIds, visit.mechanicId],
-    transaction,
-  );
-  for (const { workOrderId, details, mechanic } of told) {
-    const phone = mayText(details) ? textPhone(details) : null;
-    if (phone === null) continue;
-    const firstName = (mechanic ?? scope.actor.name).split(" ")[0] ?? "";
-    const text = onMyWayText(scope.businessName, firstName, minutes);
-    await queueMessage(deps.db, scope, { workOrderId, recipient: phone, text }, transaction);
+/** What a command means to whoever the visit is for; nothing is told of what is long over. */
+async function tellOf(
+  { deps, scope, transaction }: Run,
+  before: VisitState | null,
+  after: VisitState,
+  command: VisitCommand,
+): Promise<void> {
+  const now = new Date();
+  const tell = (telling: VisitTelling): Promise<number> => tellOfVisit(deps, scope, after, telling, transaction);
+  const isToCome = after.startsAt > now.toISOString();
+  switch (command.type) {
+    case "bookVisit":
+    case "reviveVisit":
+      if (isToCome) await tell({ kind: "booked" });
+      return;
+    case "moveVisit":
+      if (isToCome && (before?.startsAt !== after.startsAt || before.mechanicId !== after.mechanicId))
+        await tell({ kind: "moved", key: `${after.id}/${after.startsAt}/${after.mechanicId}` });
+      return;
+    case "cancelVisit":
+      if (isToCome && !before?.cancelledAt) await tell({ kind: "calledOff" });
+      return;
+    case "setOff":
+      // What waited on a phone for long tells nobody of a drive that is over.
+      if (!before?.setOffAt && isFresh(after.setOffAt ?? "", now, 1))
+        await tell({ kind: "onMyWay", minutes: command.driveMinutes });
+      return;
+    case "leave":
+      if (!before?.leftAt && isFresh(after.leftAt ?? "", now, 12)) await tell({ kind: "done" });
+      return;
+    default:
   }
 }

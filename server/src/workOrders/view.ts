@@ -5,6 +5,7 @@ import { findCustomer } from "../customers/service";
 import { toCustomer, type CustomerColumns } from "../customers/toCustomer";
 import { askPrepared } from "../db/askPrepared";
 import { RECEIPT_LINKS_JSON, liveLinks } from "../payments/receiptLinks";
+import { MESSAGE_JSON } from "../messages/openMessages";
 import type { Deps, Scope } from "../scope";
 import { VEHICLE_JSON } from "../vehicles/vehicleColumns";
 import { noWorkOrder } from "./service";
@@ -35,9 +36,13 @@ const VIEW = `
     (select coalesce(json_agg(visit.state order by visit.starts_at), '[]') from visit_work_orders link
        join visits visit on visit.business_id = link.business_id and visit.id = link.visit_id
        where link.business_id = w.business_id and link.work_order_id = w.id) as visits,
-    (select coalesce(json_agg(json_build_object('id', m.id, 'text', m.text, 'status', m.status, 'at', iso(m.created_at),
-       'lastError', m.last_error) order by m.created_at), '[]')
+    (select coalesce(json_agg(${MESSAGE_JSON} order by m.created_at), '[]')
        from messages m where m.business_id = w.business_id and m.work_order_id = w.id) as messages,
+    (select json_build_object('id', r.id, 'words', r.asked->>'words', 'at', iso(r.created_at))
+       from requests r where r.business_id = w.business_id and r.work_order_id = w.id) as "askedBefore",
+    (select coalesce(json_agg(p.photo_id order by p.arrived_at), '[]') from customer_photos p
+       where p.business_id = w.business_id and (p.work_order_id = w.id or p.request_id in
+         (select id from requests r where r.business_id = w.business_id and r.work_order_id = w.id))) as "customerPhotoIds",
     (select coalesce(json_agg(json_build_object('id', r.id, 'kind', r.kind, 'status', r.status, 'at', iso(r.asked_at),
        'amountCents', r.amount_cents, 'lineIds', array(select l.line_id from external_request_lines l
          where l.business_id = r.business_id and l.request_id = r.id)) order by r.asked_at), '[]')
@@ -50,7 +55,10 @@ const VIEW = `
   left join vehicles v on v.business_id = w.business_id and v.id = w.vehicle_id
   where w.business_id = $1 and w.id = $2`;
 
-interface ViewRow extends Pick<WorkOrderView, "number" | "revision" | "messages" | "requests" | "vehicle"> {
+interface ViewRow extends Pick<
+  WorkOrderView,
+  "number" | "revision" | "messages" | "requests" | "vehicle" | "askedBefore" | "customerPhotoIds"
+> {
   state: Stored;
   customer: (CustomerColumns & { mergedInto: string | null }) | null;
   receiptLinks: { sentTo: string; at: string }[];
@@ -74,6 +82,8 @@ export async function viewWorkOrder(
     vehicle: row.vehicle,
     visits: row.visits.map(upgradeVisit),
     messages: row.messages,
+    askedBefore: row.askedBefore,
+    customerPhotoIds: row.customerPhotoIds,
     requests: row.requests,
     odometerBefore: row.odometerBefore,
     receiptLinks: row.receiptLinks.length === 0 ? [] : await openLinks(rules, scope, row.receiptLinks),

@@ -1,5 +1,5 @@
 import { StyleSheet, View } from "react-native";
-import type { TextConsent } from "@mechanon/core";
+import type { Consent } from "@mechanon/core";
 import { Choices } from "../../ui/Choices";
 import { Field } from "../../ui/Field";
 import { SPACE } from "../../ui/theme";
@@ -12,8 +12,8 @@ export function ConsentField({
   value,
   onChange,
 }: {
-  value: TextConsent | null;
-  onChange: (value: TextConsent | null) => void;
+  value: Consent | null;
+  onChange: (value: Consent | null) => void;
 }) {
   const set = (given: boolean): void =>
     onChange(value?.given === given ? null : { given, at: new Date().toISOString(), how: HOWS[0] ?? "" });

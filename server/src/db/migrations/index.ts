@@ -15,6 +15,7 @@ import * as supplierPhones from "./0014-supplier-phones";
 import * as photoPieces from "./0015-photo-pieces";
 import * as libraryChanges from "./0016-library-changes";
 import * as booking from "./0017-booking";
+import * as requests from "./0018-requests";
 
 /** All migrations, oldest first. A landed one is never changed; a new one follows it. */
 export const MIGRATIONS: { name: string; sql: string }[] = [
@@ -35,4 +36,5 @@ export const MIGRATIONS: { name: string; sql: string }[] = [
   { name: "0015-photo-pieces", sql: photoPieces.up },
   { name: "0016-library-changes", sql: libraryChanges.up },
   { name: "0017-booking", sql: booking.up },
+  { name: "0018-requests", sql: requests.up },
 ];

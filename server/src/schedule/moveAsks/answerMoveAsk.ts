@@ -1,6 +1,7 @@
 import { AppError } from "../../errors/appError";
 import { askPrepared } from "../../db/askPrepared";
-import type { Deps, Scope } from "../../scope";
+import type { CommandDeps } from "../../commands/aggregate";
+import type { Scope } from "../../scope";
 import { runVisitCommands } from "../../visits/service";
 import { letGo } from "../heldTimes";
 import { findMoveAsk } from "./findMoveAsk";
@@ -12,7 +13,7 @@ import { findMoveAsk } from "./findMoveAsk";
  * @throws {AppError} `ask/not-found`; `ask/over` where the visit was moved or begun meanwhile, or the time is taken by now.
  */
 export async function answerMoveAsk(
-  deps: Pick<Deps, "db" | "rules">,
+  deps: CommandDeps,
   scope: Scope,
   id: string,
   answer: "yes" | "no",

@@ -3,13 +3,14 @@ import {
   addDays,
   dayOf,
   instantAt,
-  mayText,
+  messageWays,
   minutesBetween,
   needsOfVisit,
-  newTimeText,
   placeFaults,
-  showPlainMoment,
-  textPhone,
+  showDayIn,
+  showMomentIn,
+  showTimeIn,
+  upgradeDetails,
   visitStanding,
   weatherThen,
   type HourOfWeather,
@@ -21,6 +22,7 @@ import type { Transaction } from "sequelize";
 import { v7 as uuid } from "uuid";
 import { askPrepared } from "../../db/askPrepared";
 import type { Deps, Scope } from "../../scope";
+import { compose } from "../../messages/compose";
 import { visitsOfDays } from "../../visits/day";
 import { forecast } from "../forecast";
 import { heldForOthers, holdTimes, startHolding, type Holder } from "../heldTimes";
@@ -124,31 +126,40 @@ function answerBy({ startsAt }: VisitState, minute: number, zone: string, now: D
 }
 
 async function keepAsk(
-  { db, config }: AskDeps,
+  { db, config, rules }: AskDeps,
   scope: Scope,
   { visit, orders }: VisitWithWork,
   offer: TimeOffer,
   until: string,
   transaction: Transaction,
 ): Promise<void> {
-  const { businessId, businessName, timeZone: zone, actor } = scope;
+  const { businessId, timeZone: zone, actor } = scope;
   const [id, token] = [uuid(), randomBytes(24).toString("base64url")];
-  const message = newTimeText(businessName, {
-    why: WHY,
-    from: showPlainMoment(visit.startsAt, zone),
-    to: showPlainMoment(offer.startsAt, zone),
-    link: `${config.publicUrl}/t/${token}`,
-  });
-  const details = orders.find(({ customer }) => customer !== null)?.customer;
-  const recipient = details && mayText(details) ? textPhone(details) : null;
+  const first = orders.find(({ customer }) => customer !== null);
+  const details = first?.customer ? upgradeDetails(first.customer) : null;
+  const language = details?.language ?? "en";
+  const way = details ? messageWays(details)[0] : undefined;
+  const told = { name: first?.customerName ?? "", language };
+  const { subject, text: message } = compose(
+    await rules.now(businessId, transaction),
+    "newTime",
+    told,
+    way?.channel ?? "text",
+    {
+      before: showMomentIn(language, visit.startsAt, zone),
+      day: showDayIn(language, offer.startsAt, zone),
+      time: showTimeIn(language, offer.startsAt, zone),
+      link: `${config.publicUrl}/t/${token}`,
+    },
+  );
   // Of its own: whoever looks for another time of the visit meanwhile lets none of it go.
   const holder: Holder = { businessId, personId: actor.id, heldFor: id };
   await holdTimes(db, holder, visit.place, [offer], transaction, until);
   await askPrepared(
     db,
     `insert into move_asks (business_id, id, visit_id, starts_at, ends_at, mechanic_id, from_starts_at, asked_by, why,
-       recipient, message, asked_at, answer_by)
-     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, now(), $12)`,
+       recipient, message, asked_at, answer_by, subject)
+     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, now(), $12, $13)`,
     [
       businessId,
       id,
@@ -159,9 +170,10 @@ async function keepAsk(
       visit.startsAt,
       actor.id,
       WHY,
-      recipient,
+      way?.recipient ?? null,
       message,
       until,
+      subject,
     ],
     transaction,
   );

@@ -2,20 +2,20 @@ import type { NewTime } from "@mechanon/contract";
 import { askPrepared } from "../../db/askPrepared";
 import { ofBusiness } from "../../db/ofBusiness";
 import { AppError } from "../../errors/appError";
-import type { Deps, Scope } from "../../scope";
+import type { CommandDeps } from "../../commands/aggregate";
+import type { Scope } from "../../scope";
 import { answerMoveAsk } from "./answerMoveAsk";
 import { findMoveAsk } from "./findMoveAsk";
 
-type LinkDeps = Pick<Deps, "db" | "rules">;
 
 /** The new time behind the link of a message. @throws {AppError} `ask/not-found`. */
-export async function openNewTime(deps: LinkDeps, token: string, now: Date): Promise<NewTime> {
+export async function openNewTime(deps: CommandDeps, token: string, now: Date): Promise<NewTime> {
   const { businessId, askId } = await findLink(deps, token);
   return ofBusiness(businessId, () => newTimeOf(deps, businessId, askId, now));
 }
 
 /** A customer's own word on a new time. @throws {AppError} as `answerMoveAsk`; too late is over. */
-export async function answerNewTime(deps: LinkDeps, token: string, answer: "yes" | "no", now: Date): Promise<NewTime> {
+export async function answerNewTime(deps: CommandDeps, token: string, answer: "yes" | "no", now: Date): Promise<NewTime> {
   const { businessId, askId } = await findLink(deps, token);
   return ofBusiness(businessId, async () => {
     const before = await newTimeOf(deps, businessId, askId, now);
@@ -37,7 +37,7 @@ export async function answerNewTime(deps: LinkDeps, token: string, answer: "yes"
   });
 }
 
-async function findLink({ db }: LinkDeps, token: string): Promise<{ businessId: string; askId: string }> {
+async function findLink({ db }: CommandDeps, token: string): Promise<{ businessId: string; askId: string }> {
   const [link] = await askPrepared<{ businessId: string; askId: string }>(
     db,
     'select business_id as "businessId", ask_id as "askId" from directory.find_move_link($1)',
@@ -48,7 +48,7 @@ async function findLink({ db }: LinkDeps, token: string): Promise<{ businessId: 
   return link;
 }
 
-async function newTimeOf({ db, rules }: LinkDeps, businessId: string, askId: string, now: Date): Promise<NewTime> {
+async function newTimeOf({ db, rules }: CommandDeps, businessId: string, askId: string, now: Date): Promise<NewTime> {
   const [ask, { name, timeZone, settings }] = [await findMoveAsk(db, businessId, askId), await rules.now(businessId)];
   return {
     businessName: name,

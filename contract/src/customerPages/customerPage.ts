@@ -1,0 +1,245 @@
+import { z } from "zod";
+import { askedTime, language, MOST_PHOTOS } from "@mechanon/core";
+import { idField, textField } from "../fields";
+import { PHOTO_TYPES } from "../photos/photoTypes";
+import { route } from "../route";
+import { tokenField } from "../schedule/newTimePage";
+
+const MOST_WORDS = 1000;
+const MOST_PHOTO_BYTES = 10 * 1024 * 1024;
+
+/** A visit as its customer sees it. */
+const pageVisit = z.object({
+  id: z.string(),
+  standing: z.enum(["booked", "driving", "onSite", "over", "cancelled"]),
+  startsAt: z.string(),
+  endsAt: z.string(),
+  /** First name. */
+  mechanic: z.string(),
+  street: z.string(),
+  /** While somebody is on the way: when they are there. */
+  arrivesAt: z.string().nullable(),
+  /** Until when the customer may move it or call it off here; null: not any more. */
+  changeUntil: z.string().nullable(),
+  wantsEarlier: z.boolean(),
+});
+export type PageVisit = z.infer<typeof pageVisit>;
+
+/** A repair as its customer sees it, at every stage. */
+const pageOrder = z.object({
+  id: z.string(),
+  number: z.number().int(),
+  car: z.string(),
+  openedAt: z.string(),
+  concerns: z.array(z.string()),
+  visits: z.array(pageVisit),
+  /** What was found, the worst first. */
+  found: z.array(
+    z.object({ title: z.string(), grade: z.enum(["act", "watch"]), note: z.string(), photoIds: z.array(z.string()) }),
+  ),
+  soundCount: z.number().int(),
+  jobs: z.array(
+    z.object({
+      title: z.string(),
+      totalCents: z.number().int(),
+      answer: z.enum(["yes", "later", "no"]).nullable(),
+      isDone: z.boolean(),
+    }),
+  ),
+  /** With taxes; null: there is no quote. */
+  totalCents: z.number().int().nullable(),
+  dueCents: z.number().int(),
+  paidCents: z.number().int(),
+  /** The address of the receipt that was sent; null: none, or it ended. */
+  receipt: z.string().nullable(),
+  words: z.array(z.object({ id: z.string(), isOurs: z.boolean(), text: z.string(), at: z.string() })),
+  photoIds: z.array(z.string()),
+});
+export type PageOrder = z.infer<typeof pageOrder>;
+
+/** A request as whoever sent it sees it. */
+const pageRequest = z.object({
+  id: z.string(),
+  status: z.enum(["waiting", "offered", "declined", "withdrawn"]),
+  at: z.string(),
+  car: z.string(),
+  wishes: z.array(z.object({ en: z.string(), es: z.string() })),
+  words: z.string(),
+  time: askedTime,
+  offered: z.array(askedTime),
+  answer: z.string(),
+  photoIds: z.array(z.string()),
+});
+
+/** All a customer sees of theirs. */
+export const customerPage = z
+  .object({
+    businessName: z.string(),
+    businessPhone: z.string(),
+    timeZone: z.string(),
+    /** Under which the business is asked for a visit; null: nobody can ask now. */
+    askSlug: z.string().nullable(),
+    language,
+    /** First name, or what they go by. */
+    name: z.string(),
+    /** Whether all of theirs is shown, and not only what the link was for. */
+    isProven: z.boolean(),
+    /** Known phones and mails a code can go to, told by their ends. */
+    ways: z.array(z.object({ channel: z.enum(["text", "mail"]), hint: z.string() })),
+    callOffFeeCents: z.number().int(),
+    callOffHours: z.number().int(),
+    requests: z.array(pageRequest),
+    orders: z.array(pageOrder),
+  })
+  .meta({ id: "CustomerPage" });
+export type CustomerPage = z.infer<typeof customerPage>;
+
+const params = z.object({ token: tokenField });
+const visitParams = z.object({ token: tokenField, id: idField });
+
+/** What a customer's private page asks of the server: apart from the mechanic's routes. */
+export const customerPageRoutes = {
+  openPage: route({
+    method: "get",
+    path: "/api/public/pages/:token",
+    area: "customerPages",
+    open: true,
+    summary: "A customer's private page: what its link was for, and all of theirs once they have proven who they are",
+    params,
+    answer: customerPage,
+  }),
+  speakOnPage: route({
+    method: "post",
+    path: "/api/public/pages/:token/language",
+    area: "customerPages",
+    open: true,
+    rate: { most: 120, minutes: 60 },
+    summary: "Be spoken to in another language from now on",
+    params,
+    body: z.strictObject({ language }),
+    answer: customerPage,
+  }),
+  sendPageCode: route({
+    method: "post",
+    path: "/api/public/pages/:token/codes",
+    area: "customerPages",
+    open: true,
+    rate: { most: 20, minutes: 60 },
+    summary: "Send a one-time code to a known phone or mail",
+    params,
+    body: z.strictObject({ way: z.number().int().min(0).max(20) }),
+    answer: z.object({}),
+  }),
+  provePage: route({
+    method: "post",
+    path: "/api/public/pages/:token/proof",
+    area: "customerPages",
+    open: true,
+    rate: { most: 60, minutes: 60 },
+    summary: "Prove to be the customer by the code; five tries",
+    params,
+    body: z.strictObject({ code: textField(12) }),
+    answer: customerPage,
+  }),
+  pagePhoto: route({
+    method: "get",
+    path: "/api/public/pages/:token/photos/:id",
+    area: "customerPages",
+    open: true,
+    summary: "A photo of what the page shows",
+    params: visitParams,
+  }),
+  writeOnPage: route({
+    method: "post",
+    path: "/api/public/pages/:token/messages",
+    area: "customerPages",
+    open: true,
+    rate: { most: 60, minutes: 60 },
+    summary: "Ask or tell the business something; the same id comes once",
+    params,
+    body: z.strictObject({
+      messageId: idField,
+      text: textField(MOST_WORDS).min(1),
+      /** Null: about the request the link is for. */
+      workOrderId: idField.nullable(),
+    }),
+    answer: customerPage,
+  }),
+  addPagePhoto: route({
+    method: "post",
+    path: "/api/public/pages/:token/new-photos/:id",
+    area: "customerPages",
+    open: true,
+    rate: { most: 60, minutes: 60 },
+    summary: `Add a photo to a repair or request; ${MOST_PHOTOS} of each at most`,
+    params: visitParams,
+    query: z.object({ order: idField.optional() }),
+    file: { types: PHOTO_TYPES, mostBytes: MOST_PHOTO_BYTES },
+    answer: customerPage,
+  }),
+  pageTimes: route({
+    method: "get",
+    path: "/api/public/pages/:token/visits/:id/times",
+    area: "customerPages",
+    open: true,
+    rate: { most: 120, minutes: 60 },
+    summary: "Other times for a visit",
+    params: visitParams,
+    answer: z.object({ times: z.array(askedTime) }),
+  }),
+  moveOnPage: route({
+    method: "post",
+    path: "/api/public/pages/:token/visits/:id/time",
+    area: "customerPages",
+    open: true,
+    rate: { most: 30, minutes: 60 },
+    summary: "Move a visit to another time, within the owner's rules",
+    params: visitParams,
+    body: z.strictObject({ commandId: idField, time: askedTime }),
+    answer: customerPage,
+  }),
+  callOffOnPage: route({
+    method: "post",
+    path: "/api/public/pages/:token/visits/:id/call-off",
+    area: "customerPages",
+    open: true,
+    rate: { most: 30, minutes: 60 },
+    summary: "Call a visit off, within the owner's rules",
+    params: visitParams,
+    body: z.strictObject({ commandId: idField, words: textField(300) }),
+    answer: customerPage,
+  }),
+  wantEarlierOnPage: route({
+    method: "post",
+    path: "/api/public/pages/:token/visits/:id/earlier",
+    area: "customerPages",
+    open: true,
+    rate: { most: 60, minutes: 60 },
+    summary: "Hear of an earlier time, or no more",
+    params: visitParams,
+    body: z.strictObject({ commandId: idField, wants: z.boolean() }),
+    answer: customerPage,
+  }),
+  pickOffered: route({
+    method: "post",
+    path: "/api/public/pages/:token/requests/:id/pick",
+    area: "customerPages",
+    open: true,
+    rate: { most: 30, minutes: 60 },
+    summary: "Take one of the times the business offered",
+    params: visitParams,
+    body: z.strictObject({ time: askedTime }),
+    answer: customerPage,
+  }),
+  withdrawRequest: route({
+    method: "post",
+    path: "/api/public/pages/:token/requests/:id/withdrawal",
+    area: "customerPages",
+    open: true,
+    rate: { most: 30, minutes: 60 },
+    summary: "Take a request back that nobody agreed to yet",
+    params: visitParams,
+    body: z.strictObject({}),
+    answer: customerPage,
+  }),
+};

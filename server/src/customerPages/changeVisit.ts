@@ -1,0 +1,160 @@
+import {
+  changeUntil,
+  minutesBetween,
+  needsOfVisit,
+  upgradeVisit,
+  type AskedTime,
+  type VisitCommand,
+  type VisitState,
+} from "@mechanon/core";
+import { DateTime } from "luxon";
+import { askPrepared } from "../db/askPrepared";
+import { AppError } from "../errors/appError";
+import { heldForOthers, type Holder } from "../schedule/heldTimes";
+import { timesFor, travelFor } from "../schedule/offeredTimes";
+import { withWork, workOf } from "../schedule/withWork";
+import { NOBODY } from "../requests/askTimes";
+import type { Deps, Scope } from "../scope";
+import { runVisitCommands } from "../visits/service";
+import type { FoundPage } from "./findPage";
+import { showPage } from "./showPage";
+
+type VisitDeps = Pick<Deps, "db" | "rules" | "outside" | "config">;
+
+const DAYS_LOOKED = 21;
+const MOST_TIMES = 9;
+const LEAD_HOURS = 2;
+
+/** As whom a customer's own acts are done and kept: nobody of ours. */
+async function customersScope({ rules }: Pick<Deps, "rules">, { businessId }: FoundPage): Promise<Scope> {
+  const { name: businessName, timeZone } = await rules.now(businessId);
+  return { businessId, businessName, timeZone, actor: { id: NOBODY, name: businessName, rights: [] } };
+}
+
+/** A visit the page shows. @throws {AppError} `page/not-proven` for any other. */
+async function visitOfPage(deps: VisitDeps, page: FoundPage, id: string): Promise<VisitState> {
+  const shown = await showPage(deps, page, new Date());
+  const [row] = shown.orders.some(({ visits }) => visits.some((visit) => visit.id === id))
+    ? await askPrepared<{ state: Readonly<Record<string, unknown>> }>(
+        deps.db,
+        "select state from visits where business_id = $1 and id = $2",
+        [page.businessId, id],
+      )
+    : [];
+  if (!row) throw notShown();
+  return upgradeVisit(row.state);
+}
+
+export function notShown(): AppError {
+  return new AppError("page/not-proven", "This page does not show that. Prove who you are to see everything of yours.");
+}
+
+/** The same where the owner still lets customers change it. @throws {AppError} `page/too-late`. */
+async function changeable(deps: VisitDeps, page: FoundPage, id: string): Promise<VisitState> {
+  const visit = await visitOfPage(deps, page, id);
+  const { settings } = await deps.rules.now(page.businessId);
+  if (changeUntil(visit, settings.requests.changeHours, new Date().toISOString()) === null)
+    throw new AppError(
+      "page/too-late",
+      "It is too late to change this visit here. Nothing was changed; please call us.",
+    );
+  return visit;
+}
+
+/** Other times for a visit, as it is. */
+export async function timesOfVisit(deps: VisitDeps, page: FoundPage, id: string): Promise<AskedTime[]> {
+  const visit = await changeable(deps, page, id);
+  const { db, outside, rules } = deps;
+  const { businessId } = page;
+  const { settings, library, timeZone } = await rules.now(businessId);
+  const [stop] = await withWork(db, businessId, [visit]);
+  const needs = needsOfVisit(workOf(stop ?? { orders: [] }), library, settings.visits, visit.arranged);
+  const now = DateTime.utc();
+  const looking = { db, outside, settings, now: now.toJSDate().toISOString() };
+  const wanted = {
+    place: visit.place,
+    minutes: minutesBetween(visit.startsAt, visit.endsAt),
+    skills: needs.skills,
+    carries: needs.carries,
+    notBefore: now.plus({ hours: LEAD_HOURS }).toJSDate().toISOString(),
+    between: null,
+    isUrgent: false,
+    mechanicId: null,
+    movesVisitId: id,
+    days: DAYS_LOOKED,
+  };
+  const where = { businessId, timeZone };
+  const travel = await travelFor(looking, where, wanted);
+  const holder: Holder = { businessId, personId: NOBODY, heldFor: id };
+  const offers = await db.transaction(async (transaction) => {
+    const taken = await heldForOthers(db, holder, transaction);
+    return timesFor(looking, where, wanted, { travel, taken }, transaction);
+  });
+  return offers
+    .filter(({ startsAt }) => startsAt !== visit.startsAt)
+    .slice(0, MOST_TIMES)
+    .map(({ mechanicId, startsAt, endsAt }) => ({ mechanicId, startsAt, endsAt }));
+}
+
+/** Moves a visit to a time that is offered for it. @throws {AppError} `ask/time-gone`, `page/too-late`. */
+export async function moveOnPage(
+  deps: VisitDeps,
+  page: FoundPage,
+  id: string,
+  { commandId, time }: { commandId: string; time: AskedTime },
+): Promise<void> {
+  const visit = await visitOfPage(deps, page, id);
+  // Sent once more after the answer was lost.
+  if (visit.startsAt === time.startsAt && visit.mechanicId === time.mechanicId) return;
+  const offered = await timesOfVisit(deps, page, id);
+  const isOffered = offered.some(
+    ({ mechanicId, startsAt, endsAt }) =>
+      mechanicId === time.mechanicId && startsAt === time.startsAt && endsAt === time.endsAt,
+  );
+  if (!isOffered) throw gone();
+  await run(deps, page, id, commandId, { type: "moveVisit", ...time, allowOverlap: false });
+}
+
+/** Calls a visit off, for the customer. @throws {AppError} `page/too-late`. */
+export async function callOffOnPage(
+  deps: VisitDeps,
+  page: FoundPage,
+  id: string,
+  { commandId, words }: { commandId: string; words: string },
+): Promise<void> {
+  const visit = await visitOfPage(deps, page, id);
+  if (visit.cancelledAt !== null) return;
+  await changeable(deps, page, id);
+  await run(deps, page, id, commandId, { type: "cancelVisit", why: "customer", words });
+}
+
+/** Whether they want to hear of an earlier time. */
+export async function wantEarlierOnPage(
+  deps: VisitDeps,
+  page: FoundPage,
+  id: string,
+  { commandId, wants }: { commandId: string; wants: boolean },
+): Promise<void> {
+  await visitOfPage(deps, page, id);
+  await run(deps, page, id, commandId, { type: "wantEarlier", wants });
+}
+
+async function run(
+  deps: VisitDeps,
+  page: FoundPage,
+  id: string,
+  commandId: string,
+  command: VisitCommand,
+): Promise<void> {
+  const { outcomes } = await runVisitCommands(deps, await customersScope(deps, page), id, [
+    { id: commandId, at: new Date().toISOString(), command },
+  ]);
+  if (outcomes.some(({ outcome }) => outcome === "refused")) throw gone();
+}
+
+function gone(): AppError {
+  return new AppError(
+    "ask/time-gone",
+    "This time was taken meanwhile, or the visit was changed. Nothing was changed; pick another.",
+  );
+}

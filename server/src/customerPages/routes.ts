@@ -1,0 +1,114 @@
+import { routes, type CustomerPage } from "@mechanon/contract";
+import type { Request, Response } from "express";
+import type { Mounting } from "../http/mount";
+import { AppError } from "../errors/appError";
+import { findPhotos } from "../photos/photos";
+import { withdrawRequest } from "../requests/answerRequest";
+import type { Deps } from "../scope";
+import { callOffOnPage, moveOnPage, notShown, timesOfVisit, wantEarlierOnPage } from "./changeVisit";
+import { proveByCode, sendCode } from "./codes";
+import { keepCustomerPhoto } from "./customerPhotos";
+import { withPage, type FoundPage } from "./findPage";
+import { pickOffered } from "./pickOffered";
+import { photosOf, showPage } from "./showPage";
+import { speakOnPage } from "./speakOnPage";
+import { writeOnPage } from "./writeOnPage";
+
+const PROOF_COOKIE = "mechanon_page";
+const PROOF_HOURS = 24;
+
+export function customerPageRoutes(mounting: Mounting, deps: Deps): void {
+  const forPage = <T>(req: Request, token: string, work: (page: FoundPage) => Promise<T>): Promise<T> => {
+    const cookies = req.cookies as Record<string, string | undefined>;
+    return withPage(deps.db, token, cookies[PROOF_COOKIE], work);
+  };
+  /** Does something, and shows the page as it is then. */
+  const andShow = (req: Request, token: string, work: (page: FoundPage) => Promise<void>): Promise<CustomerPage> => {
+    return forPage(req, token, async (page) => {
+      await work(page);
+      return showAgain(page);
+    });
+  };
+  // What was asked for may have become a work order by what was done.
+  const showAgain = ({ token, isProven }: FoundPage): Promise<CustomerPage> =>
+    withPage(deps.db, token, undefined, (page) =>
+      showPage(deps, { ...page, isProven: isProven && page.customerId !== null }, new Date()),
+    );
+
+  mounting.open(routes.openPage, async ({ req, params }) =>
+    forPage(req, params.token, (page) => showPage(deps, page, new Date())),
+  );
+  mounting.open(routes.speakOnPage, async ({ req, params, body }) =>
+    andShow(req, params.token, (page) => speakOnPage(deps, page, body.language)),
+  );
+  mounting.open(routes.sendPageCode, async ({ req, params, body }) =>
+    forPage(req, params.token, async (page) => {
+      await sendCode(deps, page, body.way);
+      return {};
+    }),
+  );
+  mounting.open(routes.provePage, async ({ req, res, params, body }) =>
+    forPage(req, params.token, async (page) => {
+      keepProof(req, res, await proveByCode(deps.db, page, body.code));
+      return showAgain({ ...page, isProven: true });
+    }),
+  );
+  mounting.open(routes.pagePhoto, async ({ req, res, params }) =>
+    forPage(req, params.token, async (page) => {
+      if (!photosOf(await showPage(deps, page, new Date())).has(params.id)) throw notShown();
+      const [photo] = await findPhotos(deps, page.businessId, [params.id]);
+      if (!photo) throw new AppError("photo/not-found", "This photo has not arrived here yet.");
+      res.set("Cache-Control", "private, max-age=3600").type(photo.type).send(photo.bytes);
+    }),
+  );
+  mounting.open(routes.writeOnPage, async ({ req, params, body }) =>
+    andShow(req, params.token, (page) => writeOnPage(deps, page, body)),
+  );
+  mounting.open(routes.addPagePhoto, async ({ req, params, query, file }) =>
+    andShow(req, params.token, async (page) => {
+      const { orders } = await showPage(deps, page, new Date());
+      const order = query.order ?? page.workOrderId;
+      if (order !== null && !orders.some(({ id }) => id === order)) throw notShown();
+      const photo = { id: params.id, bytes: file };
+      await keepCustomerPhoto(deps, page.businessId, photo, {
+        requestId: order === null ? page.requestId : null,
+        workOrderId: order,
+      });
+      await writeOnPage(deps, page, { messageId: params.id, text: "", workOrderId: order });
+    }),
+  );
+  mounting.open(routes.pageTimes, async ({ req, params }) =>
+    forPage(req, params.token, async (page) => ({ times: await timesOfVisit(deps, page, params.id) })),
+  );
+  mounting.open(routes.moveOnPage, async ({ req, params, body }) =>
+    andShow(req, params.token, (page) => moveOnPage(deps, page, params.id, body)),
+  );
+  mounting.open(routes.callOffOnPage, async ({ req, params, body }) =>
+    andShow(req, params.token, (page) => callOffOnPage(deps, page, params.id, body)),
+  );
+  mounting.open(routes.wantEarlierOnPage, async ({ req, params, body }) =>
+    andShow(req, params.token, (page) => wantEarlierOnPage(deps, page, params.id, body)),
+  );
+  mounting.open(routes.pickOffered, async ({ req, params, body }) =>
+    andShow(req, params.token, async (page) => {
+      if (page.requestId !== params.id) throw notShown();
+      await pickOffered(deps, page, params.id, body.time);
+    }),
+  );
+  mounting.open(routes.withdrawRequest, async ({ req, params }) =>
+    andShow(req, params.token, async (page) => {
+      if (page.requestId !== params.id) throw notShown();
+      await withdrawRequest(deps, page.businessId, params.id);
+    }),
+  );
+}
+
+function keepProof(req: Request, res: Response, proof: string): void {
+  res.cookie(PROOF_COOKIE, proof, {
+    httpOnly: true,
+    sameSite: "strict",
+    secure: req.secure,
+    path: "/api/public/pages",
+    maxAge: PROOF_HOURS * 3_600_000,
+  });
+}

@@ -1,0 +1,181 @@
+import {
+  arrivesAt,
+  changeUntil,
+  LANGUAGES,
+  reachHint,
+  showPlace,
+  showVehicle,
+  upgradeDetails,
+  upgradeVisit,
+  upgradeWorkOrder,
+  visitStanding,
+  workSeenByCustomer,
+  type BusinessSettings,
+  type MessageWay,
+} from "@mechanon/core";
+import type { CustomerPage, PageOrder } from "@mechanon/contract";
+import type { Sequelize } from "sequelize";
+import { findCustomer } from "../customers/service";
+import { askPrepared } from "../db/askPrepared";
+import { firstName } from "../messages/compose";
+import { hasEnded } from "../payments/receiptLinks";
+import { findRequest } from "../requests/model";
+import { nameOfCar } from "../requests/nameOfCar";
+import type { Deps } from "../scope";
+import { waysToProve } from "./codes";
+import type { FoundPage } from "./findPage";
+
+/** Older work is found on paper. */
+const MOST_ORDERS = 40;
+
+const ORDERS = `
+  select w.id, w.number, w.state, iso(w.opened_at) as "openedAt", to_jsonb(v) as vehicle,
+    (select coalesce(json_agg(visit.state order by visit.starts_at), '[]')
+       from visit_work_orders link join visits visit on visit.business_id = link.business_id and visit.id = link.visit_id
+       where link.business_id = w.business_id and link.work_order_id = w.id) as visits,
+    (select coalesce(json_agg(json_build_object('id', m.id, 'isOurs', not m.is_incoming, 'text', m.text, 'at', iso(m.created_at))
+       order by m.created_at), '[]') from messages m where m.business_id = w.business_id and m.work_order_id = w.id
+       and m.kind is null and m.text <> '' and m.status not in ('asks', 'dropped')) as words,
+    exists (select from messages m where m.business_id = w.business_id and m.work_order_id = w.id and m.kind = 'quoted'
+      and m.status <> 'dropped') as "isQuoteSent",
+    (select coalesce(json_agg(p.photo_id order by p.arrived_at), '[]') from customer_photos p
+       where p.business_id = w.business_id and (p.work_order_id = w.id or p.request_id in
+         (select id from requests r where r.business_id = w.business_id and r.work_order_id = w.id))) as "photoIds",
+    (select json_build_object('token', l.token, 'createdAt', l.created_at) from directory.receipt_links l
+       where l.business_id = w.business_id and l.work_order_id = w.id and l.called_back_at is null
+         and kept_customer(l.business_id, l.customer_id) is not distinct from kept_customer(w.business_id, w.customer_id)
+       order by l.created_at desc limit 1) as receipt
+  from work_orders w left join vehicles v on v.business_id = w.business_id and v.id = w.vehicle_id
+  where w.business_id = $1 and (w.id = $2 or $3::uuid is not null and kept_customer(w.business_id, w.customer_id) = $3)
+  order by w.opened_at desc limit ${MOST_ORDERS}`;
+
+interface OrderRow extends Pick<PageOrder, "id" | "number" | "openedAt" | "words" | "photoIds"> {
+  state: Readonly<Record<string, unknown>>;
+  vehicle: Parameters<typeof showVehicle>[0];
+  visits: Readonly<Record<string, unknown>>[];
+  isQuoteSent: boolean;
+  receipt: { token: string; createdAt: string } | null;
+}
+
+/** All a customer sees: of what the link was for, and of everything of theirs once they proved who they are. */
+export async function showPage(
+  { db, rules }: Pick<Deps, "db" | "rules">,
+  page: FoundPage,
+  now: Date,
+): Promise<CustomerPage> {
+  const { businessId, requestId, workOrderId, customerId, isProven } = page;
+  const { name: businessName, timeZone, settings } = await rules.now(businessId);
+  const customer = customerId === null ? null : await findCustomer({ businessId }, customerId);
+  const details = customer && upgradeDetails(customer.details);
+  const request = requestId !== null && workOrderId === null ? await findRequest(db, businessId, requestId) : null;
+  const rows = await askPrepared<OrderRow>(db, ORDERS, [businessId, workOrderId, isProven ? customerId : null]);
+  const people = await mechanicNames(db, businessId);
+  return {
+    businessName,
+    businessPhone: settings.phone,
+    timeZone,
+    askSlug: settings.requests.isOpen ? await slugOf(db, businessId) : null,
+    language: details?.language ?? request?.asked.language ?? LANGUAGES[0],
+    name: firstName(customer?.name ?? request?.asked.name ?? ""),
+    isProven,
+    ways: details && !isProven ? waysShown(waysToProve(details)) : [],
+    callOffFeeCents: settings.visits.callOffFeeCents,
+    callOffHours: settings.visits.callOffHours,
+    requests: request && request.status !== "agreed" ? [await requestSeen(db, businessId, request, settings)] : [],
+    orders: rows.map((row) => orderSeen(row, settings, people, now)),
+  };
+}
+
+function waysShown(ways: readonly MessageWay[]): CustomerPage["ways"] {
+  return ways.map(({ channel, recipient }) => ({ channel, hint: reachHint(channel, recipient) }));
+}
+
+async function requestSeen(
+  db: Sequelize,
+  businessId: string,
+  { id, status, at, asked, offered, words: answer }: Awaited<ReturnType<typeof findRequest>>,
+  { requests }: BusinessSettings,
+): Promise<CustomerPage["requests"][number]> {
+  const photos = await askPrepared<{ id: string }>(
+    db,
+    "select photo_id as id from customer_photos where business_id = $1 and request_id = $2 order by arrived_at",
+    [businessId, id],
+  );
+  const { wishIds, words, time, car } = asked;
+  return {
+    id,
+    status: status === "agreed" ? "waiting" : status,
+    at,
+    car: nameOfCar(car),
+    wishes: wishIds
+      .flatMap((wish) => requests.wishes.find((each) => each.id === wish) ?? [])
+      .map(({ en, es }) => ({ en, es })),
+    words,
+    time,
+    offered: status === "offered" ? offered : [],
+    answer,
+    photoIds: photos.map((photo) => photo.id),
+  };
+}
+
+function orderSeen(
+  { id, number, openedAt, vehicle, words, photoIds, isQuoteSent, receipt, ...row }: OrderRow,
+  settings: BusinessSettings,
+  people: ReadonlyMap<string, string>,
+  now: Date,
+): PageOrder {
+  const state = upgradeWorkOrder(row.state);
+  const visits = row.visits.map(upgradeVisit);
+  const isShown = isQuoteSent || state.approvals.length > 0 || visits.some(({ leftAt }) => leftAt !== null);
+  const hasReceipt =
+    receipt !== null &&
+    !hasEnded({ createdAt: new Date(receipt.createdAt), calledBackAt: null }, settings.receiptLinkMonths, now);
+  return {
+    id,
+    number,
+    car: vehicle === null ? "" : showVehicle(vehicle),
+    openedAt,
+    concerns: state.concerns.map(({ text }) => text),
+    visits: visits.map((visit) => ({
+      id: visit.id,
+      standing: visitStanding(visit),
+      startsAt: visit.startsAt,
+      endsAt: visit.endsAt,
+      mechanic: people.get(visit.mechanicId) ?? "",
+      street: showPlace(visit.place),
+      arrivesAt: arrivesAt(visit),
+      changeUntil: changeUntil(visit, settings.requests.changeHours, now.toISOString()),
+      wantsEarlier: visit.wantsEarlier,
+    })),
+    ...workSeenByCustomer(state, settings.inspection, isShown),
+    receipt: hasReceipt ? `/r/${receipt.token}` : null,
+    words,
+    photoIds,
+  };
+}
+
+async function mechanicNames(db: Sequelize, businessId: string): Promise<Map<string, string>> {
+  const rows = await askPrepared<{ id: string; name: string }>(
+    db,
+    "select id, name from people where business_id = $1",
+    [businessId],
+  );
+  return new Map(rows.map(({ id, name }) => [id, firstName(name)]));
+}
+
+async function slugOf(db: Sequelize, businessId: string): Promise<string | null> {
+  const [page] = await askPrepared<{ slug: string }>(
+    db,
+    "select slug from directory.ask_pages where business_id = $1",
+    [businessId],
+  );
+  return page?.slug ?? null;
+}
+
+/** Photos a page shows: those of what was found, and the customer's own. */
+export function photosOf({ requests, orders }: CustomerPage): Set<string> {
+  return new Set([
+    ...requests.flatMap(({ photoIds }) => photoIds),
+    ...orders.flatMap(({ photoIds, found }) => [...photoIds, ...found.flatMap((each) => each.photoIds)]),
+  ]);
+}
