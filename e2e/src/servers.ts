@@ -38,13 +38,19 @@ export async function startServers(more: Record<string, string> = {}): Promise<S
   const [port, standinsPort] = [await freePort(), await freePort()];
   const url = `http://127.0.0.1:${port}`;
   const standins = `http://127.0.0.1:${standinsPort}`;
-  const standinsProcess = await run("standins/src/main.ts", { STANDINS_PORT: String(standinsPort) }, "Stand-ins:");
+  const MESSENGER_SECRET = randomBytes(24).toString("hex");
+  const standinsProcess = await run(
+    "standins/src/main.ts",
+    { STANDINS_PORT: String(standinsPort), MESSENGER_SECRET },
+    "Stand-ins:",
+  );
   const env = {
     PORT: String(port),
     DATABASE_URL: `${process.env.PG_SERVER_URL ?? ""}/${database}`,
     DATABASE_OWNER_URL: `${process.env.PG_OWNER_URL ?? ""}/${database}`,
     STANDINS_URL: standins,
     LOG_LEVEL: "error",
+    MESSENGER_SECRET,
     OUTSIDE_TIMEOUT_MS: "1500",
     ...more,
     PHOTOS_FOLDER: join(tmpdir(), `mechanon-photos-${database}`),

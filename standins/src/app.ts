@@ -13,11 +13,14 @@ import { suppliers } from "./suppliers/suppliers";
 import { Switches } from "./switchboard/faults";
 import { faulty, switchboard } from "./switchboard/switchboard";
 
-/** The outside world in small, a folder for each service; each with switchable faults. */
-export function createStandins(): Express {
+/**
+ * The outside world in small, a folder for each service; each with switchable faults.
+ * @param secret - by which the message service proves who it is.
+ */
+export function createStandins(secret = ""): Express {
   const app = express();
   const switches = new Switches();
-  const messenger = new Messenger();
+  const messenger = new Messenger(secret);
   app.use("/objects", faulty(switches, "objects"), objectStore());
   app.use(express.json(), express.urlencoded({ extended: false }));
   app.use("/register", faulty(switches, "register"), plateRegister());

@@ -1,5 +1,7 @@
+import { once } from "node:events";
 import type { AddressInfo } from "node:net";
 import type { Server } from "node:http";
+import express from "express";
 import { CUSTOMERS, LIBRARY, PEOPLE, REGISTER_ONLY, SETTINGS, WORK_ORDERS } from "@mechanon/demo";
 import { expectedCheckDigit } from "@mechanon/core/vin";
 import { createStandins } from "./app";
@@ -7,7 +9,7 @@ import { createStandins } from "./app";
 let server: Server;
 let url: string;
 beforeAll(async () => {
-  server = createStandins().listen(0, "127.0.0.1");
+  server = createStandins("the secret").listen(0, "127.0.0.1");
   await new Promise((resolve) => server.once("listening", resolve));
   url = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
 });
@@ -45,7 +47,7 @@ describe("switches", () => {
             service === "supplier"
               ? { partNumbers: [] }
               : service === "messages"
-                ? { to: "1", text: "x" }
+                ? { channel: "text", to: "1", subject: null, text: "x", callback: "http://127.0.0.1:1/" }
                 : { amountCents: 1, reference: "r" },
           ).then(({ status }) => status);
     expect(await ask()).toBe(503);
@@ -117,12 +119,64 @@ describe("what costs money", () => {
   });
 });
 
-it("keeps messages for the customers' phones, once a key, with links to open and nothing run", async () => {
-  for (let again = 0; again < 2; again++)
-    await post("/messages", { to: "+13605550111", text: "<b>Receipt</b> http://x.example/r/1" }, "m1");
-  const page = await (await fetch(`${url}/phone?to=%2B13605550111`)).text();
-  expect(page).toContain('<a href="http://x.example/r/1">');
-  expect(page.match(/&lt;b&gt;Receipt/g)).toHaveLength(1);
+describe("messages", () => {
+  const heard: { authorization: string | undefined; news: Record<string, unknown> }[] = [];
+  let business: Server;
+  let callback = "";
+  beforeAll(async () => {
+    const app = express().use(express.json());
+    app.post("/", (req, res) => {
+      heard.push({ authorization: req.get("Authorization"), news: req.body as Record<string, unknown> });
+      res.json({});
+    });
+    business = app.listen(0, "127.0.0.1");
+    await once(business, "listening");
+    callback = `http://127.0.0.1:${(business.address() as AddressInfo).port}/`;
+  });
+  afterAll(() => business.close());
+  const send = (key: string, over: object = {}) =>
+    post(
+      "/messages",
+      {
+        channel: "text",
+        to: "+13605550111",
+        subject: null,
+        text: "<b>Receipt</b> http://x.example/r/1",
+        callback,
+        ...over,
+      },
+      key,
+    );
+  const heardOf = async (what: string, key: string) => {
+    for (let tries = 0; tries < 100; tries += 1) {
+      const found = heard.find(({ news }) => news.what === what && (news.key === key || news.toKey === key));
+      if (found) return found;
+      await new Promise((resolve) => setTimeout(resolve, 20));
+    }
+    throw new Error(`${what} of ${key} was never told`);
+  };
+
+  it("arrive on the customers' phones, once a key, with links to open and nothing run, and are told to have", async () => {
+    await send("m1");
+    await send("m1");
+    const page = await (await fetch(`${url}/phone?to=%2B13605550111`)).text();
+    expect(page).toContain('<a href="http://x.example/r/1">');
+    expect(page.match(/&lt;b&gt;Receipt/g)).toHaveLength(1);
+    expect(await heardOf("delivered", "m1")).toMatchObject({ authorization: "Bearer the secret" });
+  });
+
+  it("are answered, and the answer is told", async () => {
+    await send("m2");
+    expect((await post("/phone/reply", { key: "m2", text: "STOP" })).status).toBe(204);
+    expect((await heardOf("reply", "m2")).news).toMatchObject({ from: "+13605550111", text: "STOP", channel: "text" });
+    expect((await post("/phone/reply", { key: "none", text: "x" })).status).toBe(404);
+  });
+
+  it("may not arrive", async () => {
+    await set("messages", "undeliverable", 1);
+    await send("m3", { to: "+13605550112" });
+    expect((await heardOf("failed", "m3")).news.why).toMatch(/takes no messages/);
+  });
 });
 
 it("answers a body that does not fit without falling over", async () => {

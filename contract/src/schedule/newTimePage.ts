@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { language } from "@mechanon/core";
 import { route } from "../route";
 
 /** A secret of a link. */
@@ -10,7 +11,9 @@ export const newTime = z.object({
   businessPhone: z.string(),
   timeZone: z.string(),
   mechanic: z.string(),
-  why: z.string(),
+  /** A gap several were told of: the first yes gets it; else the weather. */
+  forGap: z.boolean(),
+  language,
   fromStartsAt: z.string(),
   startsAt: z.string(),
   answerBy: z.string(),

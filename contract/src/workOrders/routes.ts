@@ -61,10 +61,7 @@ export const workOrderView = z
     visits: z.array(visitState),
     messages: z.array(message),
     /** What its customer asked for by themselves; null: it began otherwise. */
-    askedBefore: z
-      .object({ id: z.string(), words: z.string(), at: z.string() })
-      .nullable()
-      .default(null),
+    askedBefore: z.object({ id: z.string(), words: z.string(), at: z.string() }).nullable().default(null),
     /** Photos its customer sent, the oldest first. */
     customerPhotoIds: z.array(z.string()).default([]),
     requests: z.array(openRequest),

@@ -1,19 +1,8 @@
-import {
-  changeUntil,
-  minutesBetween,
-  needsOfVisit,
-  upgradeVisit,
-  type AskedTime,
-  type VisitCommand,
-  type VisitState,
-} from "@mechanon/core";
-import { DateTime } from "luxon";
+import { changeUntil, upgradeVisit, type AskedTime, type VisitCommand, type VisitState } from "@mechanon/core";
+import { NOBODY } from "../access/nobody";
 import { askPrepared } from "../db/askPrepared";
 import { AppError } from "../errors/appError";
-import { heldForOthers, type Holder } from "../schedule/heldTimes";
-import { timesFor, travelFor } from "../schedule/offeredTimes";
-import { withWork, workOf } from "../schedule/withWork";
-import { NOBODY } from "../requests/askTimes";
+import { timesForVisit } from "../schedule/timesForVisit";
 import type { Deps, Scope } from "../scope";
 import { runVisitCommands } from "../visits/service";
 import type { FoundPage } from "./findPage";
@@ -23,7 +12,6 @@ type VisitDeps = Pick<Deps, "db" | "rules" | "outside" | "config">;
 
 const DAYS_LOOKED = 21;
 const MOST_TIMES = 9;
-const LEAD_HOURS = 2;
 
 /** As whom a customer's own acts are done and kept: nobody of ours. */
 async function customersScope({ rules }: Pick<Deps, "rules">, { businessId }: FoundPage): Promise<Scope> {
@@ -64,32 +52,7 @@ async function changeable(deps: VisitDeps, page: FoundPage, id: string): Promise
 /** Other times for a visit, as it is. */
 export async function timesOfVisit(deps: VisitDeps, page: FoundPage, id: string): Promise<AskedTime[]> {
   const visit = await changeable(deps, page, id);
-  const { db, outside, rules } = deps;
-  const { businessId } = page;
-  const { settings, library, timeZone } = await rules.now(businessId);
-  const [stop] = await withWork(db, businessId, [visit]);
-  const needs = needsOfVisit(workOf(stop ?? { orders: [] }), library, settings.visits, visit.arranged);
-  const now = DateTime.utc();
-  const looking = { db, outside, settings, now: now.toJSDate().toISOString() };
-  const wanted = {
-    place: visit.place,
-    minutes: minutesBetween(visit.startsAt, visit.endsAt),
-    skills: needs.skills,
-    carries: needs.carries,
-    notBefore: now.plus({ hours: LEAD_HOURS }).toJSDate().toISOString(),
-    between: null,
-    isUrgent: false,
-    mechanicId: null,
-    movesVisitId: id,
-    days: DAYS_LOOKED,
-  };
-  const where = { businessId, timeZone };
-  const travel = await travelFor(looking, where, wanted);
-  const holder: Holder = { businessId, personId: NOBODY, heldFor: id };
-  const offers = await db.transaction(async (transaction) => {
-    const taken = await heldForOthers(db, holder, transaction);
-    return timesFor(looking, where, wanted, { travel, taken }, transaction);
-  });
+  const offers = await timesForVisit(deps, page.businessId, visit, { days: DAYS_LOOKED, mechanicId: null });
   return offers
     .filter(({ startsAt }) => startsAt !== visit.startsAt)
     .slice(0, MOST_TIMES)

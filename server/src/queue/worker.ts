@@ -8,6 +8,7 @@ import { BEHIND_TASK, behindSteps, runBehind } from "../behind/runBehind";
 import { SETTLE_TASK } from "../externalRequests/reserveRequest";
 import { settlePayload, settleRequest } from "./settleRequest";
 import { SEND_MESSAGE_TASK } from "../messages/service";
+import { OFFER_GAP_TASK, gapPayload, offerGap } from "../schedule/moveAsks/offerGap";
 import { TELL_TIMES_TASK, tellTimes } from "../messages/tellTimes";
 import { z } from "zod";
 import { FORGET_PHOTOS_TASK, removeBytes } from "../photos/photos";
@@ -59,6 +60,7 @@ export async function startWorker(deps: Deps): Promise<{ stop(): Promise<void> }
       [COMPLETE_AGREEMENT_TASK]: ofItsBusiness(agreementPayload, async ({ businessId, requestId }) => {
         await completeAgreement(deps, businessId, requestId);
       }),
+      [OFFER_GAP_TASK]: ofItsBusiness(gapPayload, (job) => offerGap(deps, job, new Date())),
       [TELL_TIMES_TASK]: async (_raw, { withPgClient }) => {
         const { rows } = await withPgClient((client) => client.query<{ id: string }>("select id from businesses"));
         for (const { id } of rows) await tellTimes(deps, id, new Date());

@@ -9,6 +9,7 @@ import {
 } from "@mechanon/core";
 import { DateTime } from "luxon";
 import type { Sequelize, Transaction } from "sequelize";
+import { NOBODY } from "../access/nobody";
 import { askPrepared } from "../db/askPrepared";
 import { AppError } from "../errors/appError";
 import { heldForOthers, holdTimes, isTaken, startHolding, type Holder } from "../schedule/heldTimes";
@@ -22,8 +23,6 @@ const MOST_TIMES = 9;
 const LEAD_HOURS = 2;
 /** Where nothing tells how long it takes. */
 const USUAL_MINUTES = 60;
-/** A time nobody signed in holds has no person of ours. */
-export const NOBODY = "00000000-0000-0000-0000-000000000000";
 
 export type TimesDeps = Pick<Deps, "db" | "outside" | "rules">;
 export type Wanted = Pick<AskedVisit, "place" | "wishIds"> & Partial<Pick<AskedVisit, "words">>;

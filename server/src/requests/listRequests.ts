@@ -1,8 +1,9 @@
 import type { VisitRequest } from "@mechanon/contract";
 import type { Transaction } from "sequelize";
+import { NOBODY } from "../access/nobody";
 import { askPrepared } from "../db/askPrepared";
 import type { Deps, Scope } from "../scope";
-import { needsOfRequest, NOBODY } from "./askTimes";
+import { needsOfRequest } from "./askTimes";
 import { REQUEST_COLUMNS, type KeptRequest } from "./model";
 
 /** As it is shown, with who has it and whether its time is free. */

@@ -1,4 +1,5 @@
 import { routes } from "@mechanon/contract";
+import { NOBODY } from "../access/nobody";
 import { lookUpPostcode } from "../customers/postcodes";
 import { keepCustomerPhoto } from "../customerPages/customerPhotos";
 import { ofBusiness } from "../db/ofBusiness";
@@ -8,7 +9,7 @@ import { agreeToRequest } from "./agree";
 import { declineRequest, offerTimes } from "./answerRequest";
 import { askForVisit } from "./askForVisit";
 import { askAddress, businessOfSlug, changeAskAddress, openAskPage } from "./askPages";
-import { askTimes, holdAskedTime, NOBODY } from "./askTimes";
+import { askTimes, holdAskedTime } from "./askTimes";
 import { listRequests, showRequest } from "./listRequests";
 import { matchRequest } from "./matchRequest";
 import { findRequest } from "./model";

@@ -46,10 +46,13 @@ export interface TestServer {
   signInAs(login: string, password: string, headers?: Record<string, string>): Promise<TestPerson>;
   stranger(url?: string): TestPerson;
   fault(service: string, fault: string, times?: number): Promise<void>;
-  sentMessages(): Promise<{ to: string; text: string }[]>;
+  sentMessages(): Promise<{ key: string; to: string; text: string }[]>;
   stopStandins(): Promise<void>;
   stop(): Promise<void>;
 }
+
+/** By which tests tell what the message service would. */
+export const MESSENGER_SECRET = "the messenger of the tests";
 
 const PASSWORDS: Record<string, string> = { odile: "lantern-7", tomas: "anchor-22", wren: "ledger-5" };
 
@@ -63,6 +66,7 @@ export async function startTestServer(over: Record<string, string> = {}): Promis
     LOG_LEVEL: process.env.TEST_LOG ?? "silent",
     OUTSIDE_TIMEOUT_MS: "400",
     SETTLE_AFTER_MS: "60000",
+    MESSENGER_SECRET,
     WEB_DIR: "/nonexistent",
     PHOTOS_FOLDER: join(tmpdir(), `mechanon-photos-${database}`),
     ...over,
@@ -92,7 +96,8 @@ export async function startTestServer(over: Record<string, string> = {}): Promis
       if (status !== 204) throw new Error(`no such fault: ${service} ${fault}`);
     },
     sentMessages: async () =>
-      (await request<{ to: string; text: string }[]>(standins.url, "GET", "/phone.json", undefined, {})).body,
+      (await request<{ key: string; to: string; text: string }[]>(standins.url, "GET", "/phone.json", undefined, {}))
+        .body,
     stopStandins: () => end(standins.child),
     async stop() {
       for (const each of started) await each.stop();

@@ -7,9 +7,11 @@ import {
   type VisitState,
 } from "@mechanon/core";
 import type { Aggregate, Run } from "../commands/aggregate";
+import { NOBODY } from "../access/nobody";
 import { askPrepared } from "../db/askPrepared";
 import { letGo } from "../schedule/heldTimes";
 import { isFresh, tellOfVisit, type VisitTelling } from "../messages/tellOfVisit";
+import { OFFER_GAP_TASK } from "../schedule/moveAsks/offerGap";
 import { refreshLists } from "../workOrders/refreshLists";
 
 /** Visits, as the pipeline of commands sees them. */
@@ -31,7 +33,8 @@ export const visitAggregate: Aggregate<VisitState, VisitCommand, object> = {
       [
         scope.businessId,
         id,
-        scope.actor.id,
+        // The history knows by nobody what a customer did by themselves.
+        scope.actor.id === NOBODY ? null : scope.actor.id,
         after && JSON.stringify({ state: after, revision }),
         JSON.stringify(records),
       ],
@@ -46,6 +49,7 @@ export const visitAggregate: Aggregate<VisitState, VisitCommand, object> = {
 
   async effects(run, before, after, command) {
     await tellOf(run, before, after, command);
+    if (before && (command.type === "cancelVisit" || command.type === "moveVisit")) await tellOfGap(run, before, after);
     if (command.type === "bookVisit" || command.type === "moveVisit")
       await letGo(run.deps.db, run.scope.businessId, [after.id, ...after.workOrderIds], run.transaction);
   },
@@ -94,6 +98,36 @@ function isPlanned(command: VisitCommand): command is Planned {
   return ["bookVisit", "moveVisit", "reviveVisit", "takeAlong"].includes(command.type);
 }
 
+/** A time that came free is told to those who would come earlier, by the queue. */
+async function tellOfGap({ deps, scope, transaction }: Run, before: VisitState, after: VisitState): Promise<void> {
+  const isFree =
+    after.cancelledAt !== null || after.startsAt !== before.startsAt || after.mechanicId !== before.mechanicId;
+  const { mechanicId, startsAt, endsAt } = before;
+  if (deps.isQuiet || !isFree || before.cancelledAt !== null || startsAt <= new Date().toISOString()) return;
+  await askPrepared(
+    deps.db,
+    `select queue_job('${OFFER_GAP_TASK}', json_build_object('businessId', $1::text, 'mechanicId', $2::text,
+       'startsAt', $3::text, 'endsAt', $4::text))`,
+    [scope.businessId, mechanicId, startsAt, endsAt],
+    transaction,
+  );
+}
+
+/** What was to be told of a visit, and waits for somebody's yes, is not so any more. */
+async function dropAsking(
+  { db }: Run["deps"],
+  { businessId }: Run["scope"],
+  visitId: string,
+  transaction: Run["transaction"],
+): Promise<void> {
+  await askPrepared(
+    db,
+    "update messages set status = 'dropped' where business_id = $1 and visit_id = $2 and status = 'asks'",
+    [businessId, visitId],
+    transaction,
+  );
+}
+
 /** What a command means to whoever the visit is for; nothing is told of what is long over. */
 async function tellOf(
   { deps, scope, transaction }: Run,
@@ -110,13 +144,16 @@ async function tellOf(
       if (isToCome) await tell({ kind: "booked" });
       return;
     case "moveVisit":
+      await dropAsking(deps, scope, after.id, transaction);
       if (isToCome && (before?.startsAt !== after.startsAt || before.mechanicId !== after.mechanicId))
         await tell({ kind: "moved", key: `${after.id}/${after.startsAt}/${after.mechanicId}` });
       return;
     case "cancelVisit":
+      await dropAsking(deps, scope, after.id, transaction);
       if (isToCome && !before?.cancelledAt) await tell({ kind: "calledOff" });
       return;
     case "setOff":
+      await dropAsking(deps, scope, after.id, transaction);
       // What waited on a phone for long tells nobody of a drive that is over.
       if (!before?.setOffAt && isFresh(after.setOffAt ?? "", now, 1))
         await tell({ kind: "onMyWay", minutes: command.driveMinutes });

@@ -5,7 +5,7 @@ export const FAULTS = {
   register: ["none", "slow", "down"],
   supplier: ["none", "slow", "down", "wrongPrice", "outOfStock", "answerLost"],
   terminal: ["none", "slow", "down", "declined", "answerLost"],
-  messages: ["none", "slow", "down"],
+  messages: ["none", "slow", "down", "answerLost", "undeliverable"],
   specs: ["none", "slow", "down"],
   recalls: ["none", "slow", "down"],
   history: ["none", "slow", "down"],

@@ -137,6 +137,9 @@ create table stopped_reaches (
 alter table stopped_reaches enable row level security;
 create policy own_rows on stopped_reaches using (business_id = current_business());
 
+-- Null: a customer did it by themselves.
+alter table history alter column person_id drop not null;
+
 -- A new time may be asked about because a gap opened, too.
 alter table move_asks add column for_gap boolean not null default false, add column subject text;
 `;

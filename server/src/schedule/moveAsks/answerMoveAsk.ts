@@ -12,12 +12,7 @@ import { findMoveAsk } from "./findMoveAsk";
  * @param scope - of whoever took it; of a customer who answered themselves: of who asked.
  * @throws {AppError} `ask/not-found`; `ask/over` where the visit was moved or begun meanwhile, or the time is taken by now.
  */
-export async function answerMoveAsk(
-  deps: CommandDeps,
-  scope: Scope,
-  id: string,
-  answer: "yes" | "no",
-): Promise<void> {
+export async function answerMoveAsk(deps: CommandDeps, scope: Scope, id: string, answer: "yes" | "no"): Promise<void> {
   const { db } = deps;
   const ask = await findMoveAsk(db, scope.businessId, id);
   if (ask.answer === answer) return;

@@ -14,7 +14,9 @@ export interface KeptMoveAsk {
   why: string;
   answerBy: string;
   answer: "yes" | "no" | null;
-  /** The visit was moved, called off or begun meanwhile. */
+  /** A gap that several were told of, and not the weather. */
+  forGap: boolean;
+  /** The visit was moved, called off or begun meanwhile, or somebody else took the gap. */
   isOver: boolean;
 }
 
@@ -22,7 +24,11 @@ const ASK = `
   select a.visit_id as "visitId", iso(a.starts_at) as "startsAt", iso(a.ends_at) as "endsAt",
     a.mechanic_id as "mechanicId", a.answer, iso(a.answer_by) as "answerBy", iso(a.from_starts_at) as "fromStartsAt",
     a.why, a.asked_by as "askedBy", coalesce(p.name, '') as mechanic,
-    v.cancelled or v.set_off_at is not null or v.left_at is not null or v.starts_at <> a.from_starts_at as "isOver"
+    a.for_gap as "forGap",
+    v.cancelled or v.set_off_at is not null or v.left_at is not null or v.starts_at <> a.from_starts_at
+      or a.for_gap and exists (select from visits other where other.business_id = a.business_id and other.id <> v.id
+        and other.mechanic_id = a.mechanic_id and not other.cancelled and other.left_at is null
+        and tstzrange(other.starts_at, other.ends_at) && tstzrange(a.starts_at, a.ends_at)) as "isOver"
   from move_asks a join visits v on v.business_id = a.business_id and v.id = a.visit_id
   left join people p on p.business_id = a.business_id and p.id = a.mechanic_id
   where a.business_id = $1 and a.id = $2`;

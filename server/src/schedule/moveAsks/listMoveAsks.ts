@@ -16,7 +16,7 @@ const ASKS = `
   ) first on true
   join work_orders w on w.business_id = a.business_id and w.id = first."workOrderId"
   left join customers c on c.business_id = w.business_id and c.id = w.customer_id
-  where a.business_id = $1 and a.asked_at > now() - interval '14 days'
+  where a.business_id = $1 and not a.for_gap and a.asked_at > now() - interval '14 days'
   order by a.from_starts_at, a.id`;
 
 /** Who was asked about a new time in the last two weeks. */

@@ -1,4 +1,6 @@
+import { languageOf as languageOfWishes, type Language } from "@mechanon/core";
 import type { NewTime } from "@mechanon/contract";
+import type { Sequelize } from "sequelize";
 import { askPrepared } from "../../db/askPrepared";
 import { ofBusiness } from "../../db/ofBusiness";
 import { AppError } from "../../errors/appError";
@@ -7,7 +9,6 @@ import type { Scope } from "../../scope";
 import { answerMoveAsk } from "./answerMoveAsk";
 import { findMoveAsk } from "./findMoveAsk";
 
-
 /** The new time behind the link of a message. @throws {AppError} `ask/not-found`. */
 export async function openNewTime(deps: CommandDeps, token: string, now: Date): Promise<NewTime> {
   const { businessId, askId } = await findLink(deps, token);
@@ -15,7 +16,12 @@ export async function openNewTime(deps: CommandDeps, token: string, now: Date): 
 }
 
 /** A customer's own word on a new time. @throws {AppError} as `answerMoveAsk`; too late is over. */
-export async function answerNewTime(deps: CommandDeps, token: string, answer: "yes" | "no", now: Date): Promise<NewTime> {
+export async function answerNewTime(
+  deps: CommandDeps,
+  token: string,
+  answer: "yes" | "no",
+  now: Date,
+): Promise<NewTime> {
   const { businessId, askId } = await findLink(deps, token);
   return ofBusiness(businessId, async () => {
     const before = await newTimeOf(deps, businessId, askId, now);
@@ -55,11 +61,25 @@ async function newTimeOf({ db, rules }: CommandDeps, businessId: string, askId: 
     businessPhone: settings.phone,
     timeZone,
     mechanic: ask.mechanic.split(" ")[0] ?? "",
-    why: ask.why,
+    forGap: ask.forGap,
+    language: await languageOf(db, businessId, ask.visitId),
     fromStartsAt: ask.fromStartsAt,
     startsAt: ask.startsAt,
     answerBy: ask.answerBy,
     answer: ask.answer,
     isOver: ask.answer === null && (ask.isOver || Date.parse(ask.answerBy) <= now.getTime()),
   };
+}
+
+/** Of whoever the visit is for first. */
+async function languageOf(db: Sequelize, businessId: string, visitId: string): Promise<Language> {
+  const [row] = await askPrepared<{ language: string | null }>(
+    db,
+    `select c.details->>'language' as language from visit_work_orders l
+     join work_orders w on w.business_id = l.business_id and w.id = l.work_order_id
+     join customers c on c.business_id = w.business_id and c.id = w.customer_id
+     where l.business_id = $1 and l.visit_id = $2 order by w.id limit 1`,
+    [businessId, visitId],
+  );
+  return languageOfWishes([row?.language ?? ""]);
 }
