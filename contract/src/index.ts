@@ -53,7 +53,7 @@ export {
   recallReport,
 } from "./vehicles/sheet";
 export { type Vehicle, type VehicleGuess } from "./vehicles/vehicle";
-export { type AskPage, type StrangersCar, askPageRoutes } from "./requests/askPage";
+export { type AskPage, type StrangersCar, askPageRoutes, strangersCar } from "./requests/askPage";
 export { type RequestMatches, type VisitRequest } from "./requests/routes";
 export { type CustomerPage, type PageOrder, type PageVisit, customerPageRoutes } from "./customerPages/customerPage";
 export { type NewTime, newTimePageRoutes } from "./schedule/newTimePage";

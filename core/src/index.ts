@@ -31,7 +31,18 @@ export { mergedDetails } from "./customers/mergedDetails";
 export { tidyName } from "./customers/personName";
 export { readPhone, showPhone } from "./customers/phone";
 export { knowAllCountries } from "./customers/phoneMetadata";
-export { accessAt, accessLine, accessNotesAt, mainPhone, mainPlace, mayMail, mayText, messageWays, textPhone, type MessageWay } from "./customers/reach";
+export {
+  accessAt,
+  accessLine,
+  accessNotesAt,
+  mainPhone,
+  mainPlace,
+  mayMail,
+  mayText,
+  messageWays,
+  textPhone,
+  type MessageWay,
+} from "./customers/reach";
 export { ERASED, visitWithoutPerson, workOrderWithoutPerson } from "./workOrders/withoutPerson";
 export { streetKey } from "./customers/street";
 export { withoutFormulaGuard } from "./transfer/cells";
@@ -181,20 +192,41 @@ export {
 } from "./dates/dates";
 export { messageSettings, USUAL_MESSAGES, type MessageSettings } from "./messages/messageSettings";
 export { messageKindSettings, type MessageKindSettings, type Template } from "./messages/messageKindSettings";
-export { MESSAGE_KINDS, MESSAGE_RULES, SENT_BY_HAND, type MessageKind, type MessageRule } from "./messages/messageKinds";
+export {
+  MESSAGE_KINDS,
+  MESSAGE_RULES,
+  SENT_BY_HAND,
+  type MessageKind,
+  type MessageRule,
+} from "./messages/messageKinds";
 export { fillTemplate, TEMPLATE_FIELDS, unknownFields, type TemplateValues } from "./messages/template";
 export { textLength, type TextLength } from "./messages/textLength";
 export { replyMeaning, type ReplyMeaning } from "./messages/replyMeaning";
 export { LANGUAGES, LANGUAGE_NAMES, language, languageOf, type Language } from "./languages/language";
-export { showDayIn, showMomentIn, showTimeIn } from "./languages/momentIn";
+export { showDateIn, showDayIn, showMomentIn, showTimeIn } from "./languages/momentIn";
+export { creditWords, paymentWords } from "./customerWords/receiptWords";
 export { say, sayFault, type WordValues } from "./customerWords/say";
 export { type WordKey } from "./customerWords/english";
 export { arrivesAt, changeUntil } from "./customerPage/changeUntil";
 export { reachHint } from "./customerPage/reachHint";
 export { workSeenByCustomer, type WorkSeen } from "./customerPage/workSeenByCustomer";
 export { workOfRequest, type RequestWork } from "./requests/workOfRequest";
-export { publishedWish, requestSettings, USUAL_REQUESTS, type PublishedWish, type RequestSettings } from "./requests/requestSettings";
-export { MOST_PHOTOS, askedFields, askedTime, askedVisit, type AskedCar, type AskedTime, type AskedVisit } from "./requests/askedVisit";
+export {
+  publishedWish,
+  requestSettings,
+  USUAL_REQUESTS,
+  type PublishedWish,
+  type RequestSettings,
+} from "./requests/requestSettings";
+export {
+  MOST_PHOTOS,
+  askedFields,
+  askedTime,
+  askedVisit,
+  type AskedCar,
+  type AskedTime,
+  type AskedVisit,
+} from "./requests/askedVisit";
 export { readMoney, showMoney } from "./money/money";
 export { nextActLabel } from "./workOrders/nextActLabel";
 export { showWhole } from "./text/showWhole";

@@ -1,6 +1,5 @@
 import { StyleSheet, View } from "react-native";
-import { ANSWERS, paperWords, showMoney, type Answer, type WorkOrderState } from "@mechanon/core";
-import { creditWords } from "../receipts/creditWords";
+import { creditWords, ANSWERS, paperWords, showMoney, type Answer, type WorkOrderState } from "@mechanon/core";
 import { Choices } from "../ui/Choices";
 import { useColors } from "../ui/face";
 import { Row } from "../ui/Row";
@@ -30,7 +29,7 @@ export function JobToAnswer({ job, totalCents, creditCents, answer, onAnswer }: 
       </Words>
       {creditCents > 0 ? (
         <Words size="small" figures>
-          {creditWords(creditCents)}
+          {creditWords("en", creditCents)}
         </Words>
       ) : null}
       <Choices

@@ -1,6 +1,6 @@
 import { act, fireEvent, screen } from "@testing-library/react-native";
 import { refusalWords, type Signature } from "@mechanon/core";
-import { paymentWords } from "../receipts/paymentWords";
+import { paymentWords } from "@mechanon/core";
 import { ReceiptPaper } from "../receipts/ReceiptPaper";
 import { Refusals } from "../sync/Refusals";
 import { SyncLine } from "../sync/SyncLine";
@@ -210,11 +210,11 @@ describe("the receipt", () => {
     card: { lastFour: "4407", authorization: "A1" },
   };
   it.each([
-    [cash, "Cash, Nov 23, $50.00 given, $4.80 back"],
-    [{ ...cash, tenderedCents: 4520 }, "Cash, Nov 23"],
-    [card, "Card ending 4407, Nov 23"],
+    [cash, "Cash, Nov 23, 2026, $50.00 given, $4.80 back"],
+    [{ ...cash, tenderedCents: 4520 }, "Cash, Nov 23, 2026"],
+    [card, "Card ending 4407, Nov 23, 2026"],
   ])("names a payment", (payment, words) => {
-    expect(paymentWords(payment, "America/Los_Angeles")).toBe(words);
+    expect(paymentWords("en", payment, "America/Los_Angeles")).toBe(words);
   });
 
   it("reads as paper: jobs, taxes, payments, what was put off, the signature", () => {

@@ -3,6 +3,9 @@ import { SafeAreaProvider } from "react-native-safe-area-context";
 import { FaceProvider } from "../ui/face";
 import { Notice } from "../ui/Notice";
 import { Screen } from "../ui/Screen";
+import { AskPage } from "./ask/AskPage";
+import { LanguageProvider, useSpeaking } from "./language";
+import { MinePage } from "./mine/MinePage";
 import { NewTimePage } from "./NewTimePage";
 import { ReceiptPage } from "./ReceiptPage";
 
@@ -18,19 +21,34 @@ export function CustomerPages({ path }: { path: string }) {
   return (
     <SafeAreaProvider>
       <QueryClientProvider client={queries}>
-        <FaceProvider>{pageOf(path)}</FaceProvider>
+        <FaceProvider>
+          <LanguageProvider>
+            <PageAt path={path} />
+          </LanguageProvider>
+        </FaceProvider>
       </QueryClientProvider>
     </SafeAreaProvider>
   );
 }
 
-function pageOf(path: string): React.ReactNode {
-  const [, kind, token] = /^\/([rt])\/([^/]+)\/?$/.exec(path) ?? [];
-  if (kind === "r" && token !== undefined) return <ReceiptPage token={decodeURIComponent(token)} />;
-  if (kind === "t" && token !== undefined) return <NewTimePage token={decodeURIComponent(token)} />;
-  return (
-    <Screen title="Nothing here">
-      <Notice text="This link leads nowhere. Open it from your message once more; some programs cut off its end." />
-    </Screen>
-  );
+function PageAt({ path }: { path: string }) {
+  const { t } = useSpeaking();
+  const [, kind, last] = /^\/(r|t|c|ask)\/([^/]+)\/?$/.exec(path) ?? [];
+  const token = last === undefined ? "" : decodeURIComponent(last);
+  switch (kind) {
+    case "r":
+      return <ReceiptPage token={token} />;
+    case "t":
+      return <NewTimePage token={token} />;
+    case "c":
+      return <MinePage token={token} />;
+    case "ask":
+      return <AskPage slug={token.toLowerCase()} />;
+    default:
+      return (
+        <Screen title={t("page.nothingHere")}>
+          <Notice text={t("page.badLink")} />
+        </Screen>
+      );
+  }
 }

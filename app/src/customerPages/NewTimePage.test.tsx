@@ -1,6 +1,7 @@
 import { fireEvent, screen } from "@testing-library/react-native";
 import type { NewTime } from "@mechanon/contract";
 import { fakeServer, problemReply, show } from "../testing/harness";
+import { LanguageProvider } from "./language";
 import { NewTimePage } from "./NewTimePage";
 
 const newTime = (over: Partial<NewTime> = {}): NewTime => ({
@@ -8,7 +9,8 @@ const newTime = (over: Partial<NewTime> = {}): NewTime => ({
   businessPhone: "+13605550100",
   timeZone: "America/Los_Angeles",
   mechanic: "Tomas",
-  why: "Rain is likely",
+  forGap: false,
+  language: "en",
   fromStartsAt: "2026-12-03T17:00:00.000Z",
   startsAt: "2026-12-05T18:00:00.000Z",
   answerBy: "2026-12-02T01:00:00.000Z",
@@ -23,7 +25,11 @@ it("takes a yes, and says who comes when", async () => {
     [`GET ${PATH}`]: { body: newTime() },
     [`POST ${PATH}`]: { body: newTime({ answer: "yes" }) },
   });
-  show(<NewTimePage token="abc" />);
+  show(
+    <LanguageProvider>
+      <NewTimePage token="abc" />
+    </LanguageProvider>,
+  );
   expect(await screen.findByText("Could we come Sat Dec 5, 10:00 am instead?")).toBeTruthy();
   fireEvent.press(screen.getByTestId("say-yes"));
   expect(await screen.findByText("Tomas comes Sat Dec 5, 10:00 am. Nothing else is needed.")).toBeTruthy();
@@ -33,7 +39,11 @@ it("takes a yes, and says who comes when", async () => {
 
 it("takes a no, and says that it stays", async () => {
   fakeServer({ [`GET ${PATH}`]: { body: newTime() }, [`POST ${PATH}`]: { body: newTime({ answer: "no" }) } });
-  show(<NewTimePage token="abc" />);
+  show(
+    <LanguageProvider>
+      <NewTimePage token="abc" />
+    </LanguageProvider>,
+  );
   fireEvent.press(await screen.findByTestId("say-no"));
   expect(await screen.findByText(/^We come Thu Dec 3, 9:00 am, as it was/)).toBeTruthy();
 });
@@ -47,7 +57,11 @@ it("says when it is too late, whom to call, and why an answer was not taken", as
       return problemReply(409, "ask/over", "The time is taken by now.");
     },
   });
-  show(<NewTimePage token="abc" />);
+  show(
+    <LanguageProvider>
+      <NewTimePage token="abc" />
+    </LanguageProvider>,
+  );
   fireEvent.press(await screen.findByTestId("say-yes"));
   expect(await screen.findByText("Too late to answer here")).toBeTruthy();
   expect(screen.getByText(/\(360\) 555-0100/)).toBeTruthy();

@@ -129,9 +129,7 @@ describe("a customer", () => {
         at: "2026-10-01T00:00:00.000Z",
       },
     ];
-    const messages = [
-      messageSample({ text: "Odile is on the way.", at: "2026-10-01T00:00:00.000Z" }),
-    ];
+    const messages = [messageSample({ text: "Odile is on the way.", at: "2026-10-01T00:00:00.000Z" })];
     fakeServer({
       ...LIKELY,
       [SHEET]: {

@@ -26,7 +26,9 @@ precacheAndRoute(self.__WB_MANIFEST);
  * Every address of the app is the one page that is kept with its script: it opens at once, and never with a script of
  * another version. A newer version is fetched beside it, and taken when the person says so or nothing of it is open.
  */
-registerRoute(new NavigationRoute(createHandlerBoundToURL("/index.html"), { denylist: [/^\/api\//, /^\/[rt]\//] }));
+registerRoute(
+  new NavigationRoute(createHandlerBoundToURL("/index.html"), { denylist: [/^\/api\//, /^\/([rtc]|ask)\//] }),
+);
 
 /** What scanning needs is large: kept once it was used. */
 registerRoute(

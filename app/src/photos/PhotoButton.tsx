@@ -7,15 +7,26 @@ import { shrinkPhoto } from "./shrink";
 
 export interface PhotoButtonProps {
   label: string;
-  /** What the photo is of, for screen readers. */
-  of: string;
+  /** What the photo is of, for screen readers; left out where `spoken` says all. */
+  of?: string;
+  /** What is read aloud, where it is not "Photo of ...". */
+  spoken?: string;
+  /** Told of a file that is no picture, where it is not told in our own words. */
+  unreadable?: string;
   testID: string;
   /** Keeps the photo, already small enough to send. */
   onTake: (photo: Blob) => void | Promise<void>;
 }
 
 /** Takes a photo with the camera or picks a file. */
-export function PhotoButton({ label, of, testID, onTake }: PhotoButtonProps) {
+export function PhotoButton({
+  label,
+  of = "",
+  spoken = `Photo of ${of}`,
+  unreadable,
+  testID,
+  onTake,
+}: PhotoButtonProps) {
   const input = useRef<HTMLInputElement>(null);
   const [fault, setFault] = useState<string | null>(null);
   const take = async (event: ChangeEvent<HTMLInputElement>): Promise<void> => {
@@ -24,7 +35,9 @@ export function PhotoButton({ label, of, testID, onTake }: PhotoButtonProps) {
     if (!file) return;
     const small = await shrinkPhoto(file);
     setFault(
-      small ? null : `${file.name} is no picture this device can read. Take the photo again or pick another file.`,
+      small
+        ? null
+        : (unreadable ?? `${file.name} is no picture this device can read. Take the photo again or pick another file.`),
     );
     if (small) await onTake(small);
   };
@@ -36,7 +49,7 @@ export function PhotoButton({ label, of, testID, onTake }: PhotoButtonProps) {
         type: "file",
         accept: "image/*",
         capture: "environment",
-        "aria-label": `Photo of ${of}`,
+        "aria-label": spoken,
         "data-testid": testID,
         style: { display: "none" },
         onChange: (event: ChangeEvent<HTMLInputElement>) => void take(event),

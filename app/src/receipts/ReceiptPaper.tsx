@@ -1,28 +1,38 @@
 import { StyleSheet, View } from "react-native";
 import Svg, { Polyline } from "react-native-svg";
-import { showMoney, showPhone, showWhole, type Signature } from "@mechanon/core";
+import {
+  creditWords,
+  paymentWords,
+  say,
+  showMoney,
+  showPhone,
+  showWhole,
+  type Signature,
+  type Language,
+  type WordKey,
+  type WordValues,
+} from "@mechanon/core";
 import type { ReceiptView } from "@mechanon/contract";
 import { useColors } from "../ui/face";
 import { Heading } from "../ui/Heading";
 import { Row } from "../ui/Row";
 import { SPACE } from "../ui/theme";
 import { Words } from "../ui/Words";
-import { creditWords } from "./creditWords";
-import { paymentWords } from "./paymentWords";
 
-/** The receipt as the customer reads it. */
-export function ReceiptPaper({ receipt }: { receipt: ReceiptView }) {
+/** The receipt as the customer reads it, in a language of theirs. */
+export function ReceiptPaper({ receipt, language = "en" }: { receipt: ReceiptView; language?: Language }) {
+  const t = (key: WordKey, values?: WordValues): string => say(language, key, values);
   return (
     <View style={styles.paper}>
       <Heading level={1}>{receipt.business.name}</Heading>
       <Words tone="muted">{`${receipt.business.street} · ${showPhone(receipt.business.phone)}`}</Words>
-      <Heading level={2}>{`Receipt ${receipt.number}`}</Heading>
+      <Heading level={2}>{t("receipt.number", { number: String(receipt.number) })}</Heading>
       <Words>
         {[
           receipt.customerName,
           receipt.vehicleName,
           receipt.plate,
-          receipt.odometerMiles === null ? null : `${showWhole(receipt.odometerMiles)} miles`,
+          receipt.odometerMiles === null ? null : t("receipt.miles", { miles: showWhole(receipt.odometerMiles) }),
         ]
           .filter(Boolean)
           .join(" · ")}
@@ -32,7 +42,7 @@ export function ReceiptPaper({ receipt }: { receipt: ReceiptView }) {
           <Row strong left={job.title} right={showMoney(job.totalCents)} />
           {job.creditCents ? (
             <Words size="small" tone="muted" figures>
-              {creditWords(job.creditCents)}
+              {creditWords(language, job.creditCents)}
             </Words>
           ) : null}
           {job.lines.map((line, lineIndex) => (
@@ -46,29 +56,33 @@ export function ReceiptPaper({ receipt }: { receipt: ReceiptView }) {
         </View>
       ))}
       <View style={styles.job}>
-        {receipt.suppliesCents > 0 ? <Row left="Shop supplies" right={showMoney(receipt.suppliesCents)} /> : null}
+        {receipt.suppliesCents > 0 ? (
+          <Row left={t("receipt.supplies")} right={showMoney(receipt.suppliesCents)} />
+        ) : null}
         {receipt.taxes.map(({ id, cents }) => (
-          <Row key={id} left={`Tax, ${id}`} right={showMoney(cents)} />
+          <Row key={id} left={t("receipt.tax", { name: id })} right={showMoney(cents)} />
         ))}
-        <Row strong rule left="Total" right={showMoney(receipt.totalCents)} />
+        <Row strong rule left={t("receipt.total")} right={showMoney(receipt.totalCents)} />
         {receipt.payments.map((payment, index) => (
           <Row
             key={index}
-            left={paymentWords(payment, receipt.business.timeZone)}
+            left={paymentWords(language, payment, receipt.business.timeZone)}
             right={showMoney(-payment.amountCents)}
           />
         ))}
         <Row
           strong
           rule
-          left={receipt.dueCents === 0 && receipt.paidCents > 0 ? "Paid in full" : "Still owed"}
+          left={receipt.dueCents === 0 && receipt.paidCents > 0 ? t("receipt.paidInFull") : t("receipt.owed")}
           right={showMoney(receipt.dueCents)}
         />
       </View>
       {receipt.notDone.map(({ title, answer }) => (
-        <Words key={title} tone="muted">{`${answer === "later" ? "Put off" : "Declined"}: ${title}`}</Words>
+        <Words key={title} tone="muted">
+          {t(answer === "later" ? "receipt.putOff" : "receipt.declined", { title })}
+        </Words>
       ))}
-      {receipt.signature ? <Signed signature={receipt.signature} /> : null}
+      {receipt.signature ? <Signed signature={receipt.signature} language={language} /> : null}
     </View>
   );
 }
@@ -76,11 +90,23 @@ export function ReceiptPaper({ receipt }: { receipt: ReceiptView }) {
 const WIDTH = 220;
 const HEIGHT = 80;
 
-function Signed({ signature: { name, strokes } }: { signature: { name: string; strokes: Signature } }) {
+function Signed({
+  signature: { name, strokes },
+  language,
+}: {
+  signature: { name: string; strokes: Signature };
+  language: Language;
+}) {
   const colors = useColors();
   return (
     <View>
-      <Svg width={WIDTH} height={HEIGHT} viewBox="0 0 1000 364" role="img" aria-label={`Signature of ${name}`}>
+      <Svg
+        width={WIDTH}
+        height={HEIGHT}
+        viewBox="0 0 1000 364"
+        role="img"
+        aria-label={say(language, "receipt.signature", { name })}
+      >
         {strokes.map((stroke, index) => (
           <Polyline
             key={index}
@@ -94,7 +120,9 @@ function Signed({ signature: { name, strokes } }: { signature: { name: string; s
           />
         ))}
       </Svg>
-      <Words size="small" tone="muted">{`Approved by ${name}`}</Words>
+      <Words size="small" tone="muted">
+        {say(language, "receipt.approvedBy", { name })}
+      </Words>
     </View>
   );
 }

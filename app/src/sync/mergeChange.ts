@@ -19,7 +19,18 @@ export function mergeChange(known: WorkOrderView | undefined, change: WorkOrderC
 /** A work order that was only now opened: nothing but its state is there yet. */
 function opened({ number, revision, state, parties }: WorkOrderChange): WorkOrderView | null {
   if (!isWhole(state) || !parties) return null;
-  return { number, revision, state, ...parties, visits: [], messages: [], askedBefore: null, customerPhotoIds: [], requests: [], receiptLinks: [] };
+  return {
+    number,
+    revision,
+    state,
+    ...parties,
+    visits: [],
+    messages: [],
+    askedBefore: null,
+    customerPhotoIds: [],
+    requests: [],
+    receiptLinks: [],
+  };
 }
 
 function isWhole(state: WorkOrderChange["state"]): state is WorkOrderState {

@@ -334,6 +334,7 @@ export function receiptSample(over: Partial<ReceiptView> = {}): ReceiptView {
     customerName: "Maren Oyelaran",
     vehicleName: "2019 Honda Accord",
     plate: "LRK1204",
+    language: "en",
     odometerMiles: 88120,
     jobs: [
       {

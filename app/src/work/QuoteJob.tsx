@@ -1,10 +1,9 @@
 import { useState } from "react";
 import { StyleSheet, View } from "react-native";
-import { creditsOf, showMoney, standingAnswer, type Job, type PricedQuote } from "@mechanon/core";
+import { creditWords, creditsOf, showMoney, standingAnswer, type Job, type PricedQuote } from "@mechanon/core";
 import type { WorkOrderView } from "@mechanon/contract";
 import { JobFitting } from "../jobLibrary/JobFitting";
 import { KeepJob } from "../jobLibrary/KeepJob";
-import { creditWords } from "../receipts/creditWords";
 import { useRight, type Business } from "../session/useSession";
 import { sendCommand } from "../sync/give";
 import { Button } from "../ui/Button";
@@ -51,7 +50,7 @@ export function QuoteJob({
       </Words>
       {credit ? (
         <Words size="small" tone="muted" figures>
-          {creditWords(credit.cents)}
+          {creditWords("en", credit.cents)}
         </Words>
       ) : null}
       {job.lines.map((line) => (

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { receiptContent } from "@mechanon/core";
+import { language, receiptContent } from "@mechanon/core";
 import { route } from "../route";
 
 /** The paper a customer gets: what was done and paid, for whom and by whom. */
@@ -11,6 +11,8 @@ export const receipt = receiptContent
     vehicleName: z.string(),
     plate: z.string().nullable(),
     odometerMiles: z.number().int().nullable(),
+    /** What its customer is spoken to in; those kept of before say nothing of it. */
+    language: language.default("en"),
   })
   .meta({ id: "Receipt" });
 export type ReceiptView = z.infer<typeof receipt>;
@@ -35,5 +37,7 @@ export const receiptPageRoutes = {
     summary: "The receipt behind a link, as a PDF",
     open: true,
     params: token,
+    /** Left out: the customer's own. */
+    query: z.object({ language: language.optional() }),
   }),
 };

@@ -103,7 +103,8 @@ export function noDetails(): CustomerDetails {
 
 /** Details as they were stored, brought forward: of mails and the language nothing was said before it could be. */
 export function upgradeDetails(
-  stored: Omit<CustomerDetails, "emailConsent" | "language"> & Partial<Pick<CustomerDetails, "emailConsent" | "language">>,
+  stored: Omit<CustomerDetails, "emailConsent" | "language"> &
+    Partial<Pick<CustomerDetails, "emailConsent" | "language">>,
 ): CustomerDetails {
   return { emailConsent: null, language: "en", ...stored };
 }

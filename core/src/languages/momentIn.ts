@@ -8,6 +8,13 @@ export function showDayIn(language: Language, instant: string, zone: string): st
   return inZone(instant, zone).setLocale(LOCALES[language]).toFormat(DAY[language]);
 }
 
+/** A day of any year. @example showDateIn("es", "2026-12-05T18:30:00.000Z", "America/Los_Angeles") //=> "5 dic 2026" */
+export function showDateIn(language: Language, instant: string, zone: string): string {
+  return inZone(instant, zone)
+    .setLocale(LOCALES[language])
+    .toFormat(language === "es" ? "d LLL yyyy" : "LLL d, yyyy");
+}
+
 /** @example showTimeIn("es", "2026-12-05T18:30:00.000Z", "America/Los_Angeles") //=> "10:30 a. m." */
 export function showTimeIn(language: Language, instant: string, zone: string): string {
   const time = inZone(instant, zone).setLocale(LOCALES[language]).toFormat("h:mm a").toLowerCase();

@@ -74,5 +74,13 @@ export function upgradeSettings(stored: Stored): BusinessSettings {
   const { versions = {}, receiptLinkMonths = RECEIPT_LINK_MONTHS, crew = [], visits = USUAL_VISITS } = stored;
   const { messages = USUAL_MESSAGES, requests = USUAL_REQUESTS } = stored;
   const members = crew.map((member) => crewMember.parse(member));
-  return { ...stored, versions: { ...FIRST_VERSIONS, ...versions }, receiptLinkMonths, crew: members, visits, messages, requests };
+  return {
+    ...stored,
+    versions: { ...FIRST_VERSIONS, ...versions },
+    receiptLinkMonths,
+    crew: members,
+    visits,
+    messages,
+    requests,
+  };
 }

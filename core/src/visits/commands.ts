@@ -58,7 +58,11 @@ export const visitRules = {
       cancelledAt === null ? {} : { cancelledAt: null, calledOff: null, overlapAllowed: allowOverlap },
   }),
   lockVisit: rule({ schema: lockVisit, kind: "intention", apply: (_state, { isLocked }) => ({ isLocked }) }),
-  wantEarlier: rule({ schema: wantEarlier, kind: "intention", apply: (_state, { wants }) => ({ wantsEarlier: wants }) }),
+  wantEarlier: rule({
+    schema: wantEarlier,
+    kind: "intention",
+    apply: (_state, { wants }) => ({ wantsEarlier: wants }),
+  }),
   promiseReady: rule({ schema: promiseReady, kind: "intention", apply: (_state, { readyBy }) => ({ readyBy }) }),
   arrangeVisit: rule({
     schema: arrangeVisit,

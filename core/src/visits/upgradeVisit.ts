@@ -27,7 +27,8 @@ export function upgradeVisit(stored: StoredVisit): VisitState {
       version: 3,
     });
   // Nobody waited for an earlier time, and a drive that began is nearly over.
-  if (version === 3) return upgradeVisit({ ...stored, wantsEarlier: false, driveMinutes: null, version: VISIT_VERSION });
+  if (version === 3)
+    return upgradeVisit({ ...stored, wantsEarlier: false, driveMinutes: null, version: VISIT_VERSION });
   throw new RangeError(`visits of version ${JSON.stringify(version)} are not known here`);
 }
 

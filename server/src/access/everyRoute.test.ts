@@ -9,7 +9,7 @@ import { startTestServer, type HttpAnswer, type TestPerson, type TestServer } fr
 type Name = keyof typeof routes;
 /** Ids of one business, one of each kind. */
 type Ids = Record<
-    | "workOrder"
+  | "workOrder"
   | "customer"
   | "vehicle"
   | "visit"
@@ -114,7 +114,16 @@ async function addRequest(business: string, { request, message, person }: Ids, i
   const asked = {
     ...{ language: "en", name: isTheirs ? THEIRS : "Some Body", phone: "", email: "some@example.com", place },
     car: { plate: "", region: "", vin: "", year: 2012, make: "Fennick", model: "Rover" },
-    ...{ wishIds: [], words: "hums", photoIds: [], isThere: true, keyLies: "", terms: "", mayText: true, mayMail: true },
+    ...{
+      wishIds: [],
+      words: "hums",
+      photoIds: [],
+      isThere: true,
+      keyLies: "",
+      terms: "",
+      mayText: true,
+      mayMail: true,
+    },
     time: askedTimeOf(person),
   };
   const values = { business, request, message, asked: JSON.stringify(asked), token: `page-of-request-${request}` };
@@ -373,7 +382,10 @@ const ASKS: Record<Name, (ids: Ids) => { id?: string; path?: string; query?: str
     body: { commandId: uuid(), time: askedTimeOf(person) },
   }),
   callOffOnPage: ({ visit }) => ({ path: `${pageToken}/visits/${visit}`, body: { commandId: uuid(), words: "" } }),
-  wantEarlierOnPage: ({ visit }) => ({ path: `${pageToken}/visits/${visit}`, body: { commandId: uuid(), wants: true } }),
+  wantEarlierOnPage: ({ visit }) => ({
+    path: `${pageToken}/visits/${visit}`,
+    body: { commandId: uuid(), wants: true },
+  }),
   pickOffered: ({ request, person }) => ({
     path: `${pageToken}/requests/${request}`,
     body: { time: askedTimeOf(person) },

@@ -10,7 +10,15 @@ export interface CustomerColumns extends Pick<CustomerRow, "id" | "kind" | "name
 
 /** A customer as the wire shows it. */
 export function toCustomer({ id, kind, name, details, version, createdAt, erasedAt }: CustomerColumns): Customer {
-  return { id, kind, name, ...upgradeDetails(details), version, createdAt: isoOf(createdAt), erasedAt: erasedAt && isoOf(erasedAt) };
+  return {
+    id,
+    kind,
+    name,
+    ...upgradeDetails(details),
+    version,
+    createdAt: isoOf(createdAt),
+    erasedAt: erasedAt && isoOf(erasedAt),
+  };
 }
 
 function isoOf(moment: Date | string): string {

@@ -32,9 +32,8 @@ export async function loadBusiness({ deps, businessId, people }: DemoRun): Promi
 
 /** Where another demo has the name already, this one keeps that of its beginning. */
 async function claimSlug(db: Sequelize, businessId: string): Promise<void> {
-  await askPrepared(
-    db,
-    "insert into directory.ask_pages (slug, business_id) values ($1, $2) on conflict do nothing",
-    [ASK_SLUG, businessId],
-  );
+  await askPrepared(db, "insert into directory.ask_pages (slug, business_id) values ($1, $2) on conflict do nothing", [
+    ASK_SLUG,
+    businessId,
+  ]);
 }

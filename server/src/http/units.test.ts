@@ -158,6 +158,7 @@ describe("the receipt on paper", () => {
     customerName: "Maren Oyelaran",
     vehicleName: "2019 Honda Accord",
     plate: "LRK1204",
+    language: "en" as const,
     odometerMiles: 88120,
     jobs: [{ title: "Front brake pads", totalCents: 15180, lines: [line] }],
     suppliesCents: 607,

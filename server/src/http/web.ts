@@ -6,7 +6,7 @@ import express, { type RequestHandler, type Router } from "express";
 const KEPT_FOR_GOOD = ["_expo", "assets", "vin", "scan", "pages"];
 
 /** What customers open from a link: a page that brings along nothing of the mechanic's app. */
-const CUSTOMER_PAGES = /^\/[rt]\//;
+const CUSTOMER_PAGES = /^\/([rtc]|ask)\//;
 
 /** Serves the built web app; every address that is no file is the app's own. */
 export function webRoutes(router: Router, webDir: string): void {

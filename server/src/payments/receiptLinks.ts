@@ -32,7 +32,11 @@ export async function findReceiptLink(db: Sequelize, token: string): Promise<Rec
 }
 
 /** Whether a link was called back, or is older than the owner lets links become. */
-export function hasEnded({ createdAt, calledBackAt }: Pick<ReceiptLink, "createdAt" | "calledBackAt">, months: number, now: Date): boolean {
+export function hasEnded(
+  { createdAt, calledBackAt }: Pick<ReceiptLink, "createdAt" | "calledBackAt">,
+  months: number,
+  now: Date,
+): boolean {
   return calledBackAt !== null || endOf(createdAt, months) <= now;
 }
 

@@ -1,25 +1,37 @@
-import { showDate, showMoney, showPhone } from "@mechanon/core";
+import {
+  paymentWords,
+  say as words,
+  showDateIn,
+  showMoney,
+  showPhone,
+  showWhole,
+  type Language,
+  type WordKey,
+  type WordValues,
+} from "@mechanon/core";
 import type { ReceiptView } from "@mechanon/contract";
 import { INK, MARGIN, MUTED, letterPaper } from "../paper/letterPaper";
 
 const SIGNATURE = { width: 180, height: 64 };
 
-/** The receipt on Letter paper, text selectable, font embedded. */
-export function receiptPdf(receipt: ReceiptView): Promise<Buffer> {
-  const { doc, say, rule, row: line, finish } = letterPaper(`Receipt ${receipt.number}`, receipt.business.name);
+/** The receipt on Letter paper, text selectable, font embedded, in a language of the customer's. */
+export function receiptPdf(receipt: ReceiptView, language: Language = "en"): Promise<Buffer> {
+  const t = (key: WordKey, values?: WordValues): string => words(language, key, values);
+  const title = t("receipt.number", { number: String(receipt.number) });
+  const { doc, say, rule, row: line, finish } = letterPaper(title, receipt.business.name);
   const row = (label: string, cents: number, font?: "regular" | "bold", color?: string): void =>
     line(label, showMoney(cents), font, color);
 
   say(receipt.business.name, 17, "bold");
   say(`${receipt.business.street} · ${showPhone(receipt.business.phone)}`, 10, "regular", MUTED);
   rule();
-  say(`Receipt ${receipt.number}`, 13, "bold");
+  say(title, 13, "bold");
   say(
     [
       receipt.customerName,
       receipt.vehicleName,
       receipt.plate ?? "",
-      receipt.odometerMiles === null ? "" : `${receipt.odometerMiles.toLocaleString("en-US")} miles`,
+      receipt.odometerMiles === null ? "" : t("receipt.miles", { miles: showWhole(receipt.odometerMiles) }),
     ]
       .filter(Boolean)
       .join(" · "),
@@ -31,35 +43,26 @@ export function receiptPdf(receipt: ReceiptView): Promise<Buffer> {
     doc.moveDown(0.3);
   }
   rule();
-  if (receipt.suppliesCents > 0) row("Shop supplies", receipt.suppliesCents);
-  for (const tax of receipt.taxes) row(`Tax, ${tax.id}`, tax.cents);
-  row("Total", receipt.totalCents, "bold");
-  for (const payment of receipt.payments) row(paymentLabel(payment, receipt.business.timeZone), -payment.amountCents);
-  row(receipt.dueCents === 0 ? "Paid in full" : "Still owed", receipt.dueCents, "bold");
+  if (receipt.suppliesCents > 0) row(t("receipt.supplies"), receipt.suppliesCents);
+  for (const tax of receipt.taxes) row(t("receipt.tax", { name: tax.id }), tax.cents);
+  row(t("receipt.total"), receipt.totalCents, "bold");
+  for (const payment of receipt.payments)
+    row(paymentWords(language, payment, receipt.business.timeZone, true), -payment.amountCents);
+  row(t(receipt.dueCents === 0 ? "receipt.paidInFull" : "receipt.owed"), receipt.dueCents, "bold");
   if (receipt.notDone.length > 0) {
     rule();
-    for (const job of receipt.notDone) say(`${job.answer === "later" ? "Put off" : "Declined"}: ${job.title}`);
+    for (const job of receipt.notDone)
+      say(t(job.answer === "later" ? "receipt.putOff" : "receipt.declined", { title: job.title }));
   }
-  if (receipt.signature) drawSignature(doc, receipt.signature, receipt.business.timeZone);
+  if (receipt.signature) drawSignature(doc, receipt.signature, receipt.business.timeZone, language);
   return finish();
-}
-
-/** @example "Cash, Nov 23, 2026 (100.00 given, 12.40 back)" */
-function paymentLabel(
-  { method, at, amountCents, tenderedCents, card }: ReceiptView["payments"][number],
-  zone: string,
-): string {
-  const day = showDate(at, zone);
-  if (method === "card")
-    return `Card ending ${card?.lastFour ?? "?"}, ${day}, authorization ${card?.authorization ?? "?"}`;
-  const back = (tenderedCents ?? amountCents) - amountCents;
-  return back > 0 ? `Cash, ${day} (${showMoney(tenderedCents ?? 0)} given, ${showMoney(back)} back)` : `Cash, ${day}`;
 }
 
 function drawSignature(
   doc: PDFKit.PDFDocument,
   { name, strokes, at }: NonNullable<ReceiptView["signature"]>,
   zone: string,
+  language: Language,
 ): void {
   if (doc.y > doc.page.height - MARGIN - SIGNATURE.height - 40) doc.addPage();
   doc.moveDown(1);
@@ -77,5 +80,9 @@ function drawSignature(
     .font("regular")
     .fontSize(9)
     .fillColor(MUTED)
-    .text(`Approved by ${name}, ${showDate(at, zone)}`, MARGIN, top + SIGNATURE.height + 4);
+    .text(
+      words(language, "receipt.approvedByOn", { name, day: showDateIn(language, at, zone) }),
+      MARGIN,
+      top + SIGNATURE.height + 4,
+    );
 }

@@ -35,6 +35,7 @@ export async function viewReceipt(
     vehicleName: showVehicle(vehicle),
     plate: vehicle?.plate ?? null,
     odometerMiles: row.state.odometerMiles?.value ?? null,
+    language: customer ? upgradeDetails(customer.details).language : "en",
     ...receiptOf(row.state),
   };
 }
@@ -114,9 +115,10 @@ export async function openReceipt({ db, rules }: Pick<Deps, "db" | "rules">, tok
         "receipt/link-ended",
         "This link has ended. Ask whoever did the work for a new one, or for the receipt on paper.",
       );
-    if (link.receipt) return link.receipt;
-    const receipt = await viewReceipt({ rules }, link, link.workOrderId);
-    await keepReceipt(db, link, receipt);
-    return receipt;
+    const now = await viewReceipt({ rules }, link, link.workOrderId);
+    // What it says stays; the language is the one they want by now.
+    if (link.receipt) return { ...link.receipt, language: now.language };
+    await keepReceipt(db, link, now);
+    return now;
   });
 }
