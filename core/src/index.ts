@@ -191,7 +191,7 @@ export {
   showTimeOfDay,
 } from "./dates/dates";
 export { messageSettings, USUAL_MESSAGES, type MessageSettings } from "./messages/messageSettings";
-export { messageKindSettings, type MessageKindSettings, type Template } from "./messages/messageKindSettings";
+export { template, type MessageKindSettings, type Template } from "./messages/messageKindSettings";
 export {
   MESSAGE_KINDS,
   MESSAGE_RULES,
@@ -206,7 +206,8 @@ export { LANGUAGES, LANGUAGE_NAMES, language, languageOf, type Language } from "
 export { showDateIn, showDayIn, showMomentIn, showTimeIn } from "./languages/momentIn";
 export { creditWords, paymentWords } from "./customerWords/receiptWords";
 export { say, sayFault, type WordValues } from "./customerWords/say";
-export { type WordKey } from "./customerWords/english";
+export { ENGLISH, type WordKey } from "./customerWords/english";
+export { SPANISH } from "./customerWords/spanish";
 export { arrivesAt, changeUntil } from "./customerPage/changeUntil";
 export { reachHint } from "./customerPage/reachHint";
 export { workSeenByCustomer, type WorkSeen } from "./customerPage/workSeenByCustomer";

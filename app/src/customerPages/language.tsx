@@ -19,7 +19,7 @@ const Slot = createContext<Speaking | null>(null);
 export function LanguageProvider({ children }: { children: ReactNode }) {
   const [picked, setPicked] = useState(readPicked);
   const [suggested, setSuggested] = useState<Language | null>(null);
-  const language = picked ?? suggested ?? languageOf(navigator.languages ?? []);
+  const language = picked ?? suggested ?? languageOf(wishedLanguages());
   useEffect(() => {
     if (typeof document !== "undefined") document.documentElement.lang = language;
   }, [language]);
@@ -43,6 +43,11 @@ export function useSpeaking(): Speaking {
   const speaking = use(Slot);
   if (!speaking) throw new Error("useSpeaking must be used within a LanguageProvider");
   return speaking;
+}
+
+/** What the browser asks for. */
+function wishedLanguages(): readonly string[] {
+  return typeof navigator === "undefined" ? [] : (navigator.languages ?? []);
 }
 
 function readPicked(): Language | null {

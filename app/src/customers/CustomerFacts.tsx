@@ -31,6 +31,8 @@ function factsOf(customer: Customer): [string, string[]][] {
     emails,
     preferredContact,
     textConsent,
+    emailConsent,
+    language,
     contacts,
     billingAddress,
     serviceAddresses,
@@ -52,6 +54,9 @@ function factsOf(customer: Customer): [string, string[]][] {
         textConsent
           ? `${textConsent.given ? "Texts welcome" : "No texts"}: ${textConsent.how}, ${textConsent.at.slice(0, 10)}`
           : "",
+        emailConsent ? `${emailConsent.given ? "Mails welcome" : "No mails"}: ${emailConsent.how}` : "",
+        // One kept on a device of before says nothing of it.
+        language === "es" ? "Spoken to in Spanish" : "",
       ],
     ],
     ...serviceAddresses.map(({ label, place, access }, index): [string, string[]] => [

@@ -1,21 +1,9 @@
-import { View } from "react-native";
-import { showMoment } from "@mechanon/core";
 import type { CustomerSheetView } from "@mechanon/contract";
-import { useToday } from "../day/useDay";
-import { useBusiness } from "../session/useSession";
+import { Thread } from "../messages/Thread";
 import { Words } from "../ui/Words";
 
-/** What was texted to them, newest first. */
+/** What was said to and by them, newest first. */
 export function MessageList({ messages }: { messages: CustomerSheetView["messages"] }) {
-  const today = useToday();
-  const zone = useBusiness()?.timeZone ?? "utc";
-  if (messages.length === 0) return <Words tone="muted">Nothing was texted yet.</Words>;
-  return messages.map(({ id, text, status, at }) => (
-    <View key={id}>
-      <Words>{text}</Words>
-      <Words size="small" tone="muted" figures>
-        {`${showMoment(at, zone, today)}, ${status === "sent" ? "sent" : "waiting to go out"}`}
-      </Words>
-    </View>
-  ));
+  if (messages.length === 0) return <Words tone="muted">Nothing was told or asked yet.</Words>;
+  return <Thread messages={messages} />;
 }

@@ -10,6 +10,7 @@ import { CustomerFacts } from "./CustomerFacts";
 import { LaterList } from "./LaterList";
 import { MergeSection } from "./MergeSection";
 import { MessageList } from "./MessageList";
+import { PageLinks } from "./PageLinks";
 import { PrivacySection } from "./PrivacySection";
 import { VisitList } from "./VisitList";
 
@@ -71,7 +72,12 @@ export function customerSections(
         name: "messages",
         title: "Messages",
         line: countOr("None", messages),
-        body: () => <MessageList messages={messages} />,
+        body: () => (
+          <>
+            <MessageList messages={messages} />
+            <PageLinks customerId={customer.id} />
+          </>
+        ),
       },
     ],
     side: [

@@ -3,6 +3,7 @@ import { CalendarDays, CircleDashed, CirclePlus, Milestone, Search, UserRound, t
 import { useState, type ReactNode } from "react";
 import { StyleSheet, View } from "react-native";
 import { DayRoad } from "../day/DayRoad";
+import { WaitingStrip } from "../requests/WaitingStrip";
 import { useColors } from "../ui/face";
 import { Press } from "../ui/Press";
 import { SPACE } from "../ui/theme";
@@ -37,7 +38,10 @@ export function Frame({ children }: { children: ReactNode }) {
           <DayRoad compact />
         </View>
       ) : null}
-      <View style={styles.middle}>{children}</View>
+      <View style={styles.middle}>
+        <WaitingStrip />
+        {children}
+      </View>
       {!isWide && hasBar ? <Bar path={path} isWide={false} /> : null}
       {helpOpen ? <KeyHelp onClose={() => setHelpOpen(false)} /> : null}
     </View>

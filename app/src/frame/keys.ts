@@ -5,6 +5,7 @@ export const KEYS = [
   { key: "o", does: "Everything open" },
   { key: "n", does: "New work order" },
   { key: "f", does: "Find" },
+  { key: "r", does: "Requests and replies" },
   { key: "a", does: "The next act of the sheet" },
   { key: "j", does: "Add a job to the sheet" },
   { key: "b", does: "Book a visit for the sheet" },

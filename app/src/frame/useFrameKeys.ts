@@ -9,5 +9,6 @@ export function useFrameKeys(toggleHelp: () => void): void {
   useHotkeys("o", () => router.navigate("/open"));
   useHotkeys("n", () => router.navigate("/new"), { preventDefault: true });
   useHotkeys("f", () => router.navigate("/find"), { preventDefault: true });
+  useHotkeys("r", () => router.navigate("/requests"));
   useHotkeys("?", toggleHelp, { useKey: true });
 }

@@ -53,6 +53,8 @@ export function MeScreen() {
           <Button label="Jobs kept ready" onPress={() => router.navigate("/settings/library")} />
           <Button label="Hours and skills" onPress={() => router.navigate("/settings/crew")} />
           <Button label="Visits: call-out, calling off, rain" onPress={() => router.navigate("/settings/visits")} />
+          <Button label="Customers ask for a visit" onPress={() => router.navigate("/settings/requests")} />
+          <Button label="What customers are told" onPress={() => router.navigate("/settings/messages")} />
           <Button label="Labor rates" onPress={() => router.navigate("/settings/rates")} />
           {seesCost ? <Button label="How people are paid" onPress={() => router.navigate("/settings/pay")} /> : null}
           <Button label="Services and how often" onPress={() => router.navigate("/settings/services")} />

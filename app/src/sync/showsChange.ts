@@ -12,6 +12,9 @@ const LISTS: ReadonlySet<unknown> = new Set([
   "openWork",
   "openWorkPage",
   "offeredTimes",
+  "openMessages",
+  "request",
+  "requests",
   "search",
   "customer",
   "car",
@@ -29,6 +32,11 @@ export function showsChange(change: KnownChange, key: readonly unknown[], answer
   if (!LISTS.has(name)) return false;
   // Whatever is booked or moved takes and frees times, and may be what somebody was asked about.
   if (name === "offeredTimes" || name === "moveAsks") return change.kind === undefined || change.kind === "visit";
+  // Requests and messages are lists of their own; a booking may take the time somebody asked for.
+  if (name === "openMessages") return change.kind === "message" || change.kind === undefined;
+  if (name === "requests" || name === "request")
+    return change.kind === undefined || change.kind === "request" || change.kind === "visit";
+  if (change.kind === "request" || change.kind === "message") return false;
   if (change.kind === undefined || answer === undefined) return true;
   if (name === "openWorkPage")
     return (

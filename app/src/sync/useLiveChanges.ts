@@ -58,7 +58,10 @@ export function useLiveChanges(personId: string | null): void {
     let isFirst = true;
     source.onopen = () => {
       // It was away: what it missed comes by the revisions of what it has.
-      if (!isFirst) somethingNew();
+      if (!isFirst) {
+        somethingNew();
+        for (const name of ["requests", "openMessages"]) void queries.invalidateQueries({ queryKey: [name] });
+      }
       isFirst = false;
     };
     source.onmessage = ({ data }: MessageEvent<string>) => {
@@ -88,6 +91,7 @@ function staleBy(
   isNews: boolean,
   views: Readonly<Record<string, WorkOrderView>>,
 ): string[] {
+  if (kind === "request" || kind === "message") return [];
   if (kind === "visit") return isNews ? workOrderIds.filter((served) => views[served]) : [];
   const known = views[id];
   return known && (revision === 0 || revision > known.revision) ? [id] : [];

@@ -55,7 +55,13 @@ export function Choices<T extends string>({ label, options, value, onChoose, eve
 const styles = StyleSheet.create({
   row: { flexDirection: "row", gap: SPACE.s },
   wrap: { flexWrap: "wrap" },
-  option: { borderWidth: 1.5, borderRadius: 4, paddingHorizontal: SPACE.m, paddingVertical: SPACE.xs },
+  option: {
+    borderWidth: 1.5,
+    borderRadius: 4,
+    paddingHorizontal: SPACE.m,
+    paddingVertical: SPACE.xs,
+    maxWidth: "100%",
+  },
   even: { flex: 1, paddingHorizontal: SPACE.xs },
   inside: { flexDirection: "row", gap: 6, alignItems: "center", justifyContent: "center" },
   stacked: { flexDirection: "column", gap: 2 },

@@ -50,6 +50,12 @@ export function Toggles({ label, options, chosen, onChange }: TogglesProps) {
 
 const styles = StyleSheet.create({
   list: { flexDirection: "row", flexWrap: "wrap", gap: SPACE.s },
-  option: { borderWidth: 1.5, borderRadius: 4, paddingHorizontal: SPACE.m, paddingVertical: SPACE.xs },
+  option: {
+    borderWidth: 1.5,
+    borderRadius: 4,
+    paddingHorizontal: SPACE.m,
+    paddingVertical: SPACE.xs,
+    maxWidth: "100%",
+  },
   inside: { flexDirection: "row", gap: 6, alignItems: "center" },
 });

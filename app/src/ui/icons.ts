@@ -1,4 +1,5 @@
 // Each icon by itself: the package's index would bring all of them into the app.
+export { default as Inbox } from "lucide-react-native/icons/inbox";
 export { default as ArrowLeft } from "lucide-react-native/icons/arrow-left";
 export { default as Banknote } from "lucide-react-native/icons/banknote";
 export { default as CalendarDays } from "lucide-react-native/icons/calendar-days";

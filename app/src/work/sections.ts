@@ -1,5 +1,6 @@
 import type { NextAct } from "@mechanon/core";
 import { checkSection } from "./CheckSection";
+import { messagesSection } from "./MessagesSection";
 import { moneySection } from "./MoneySection";
 import { partsSection } from "./PartsSection";
 import { quoteSection } from "./QuoteSection";
@@ -15,6 +16,7 @@ export const WORK_ORDER_SECTIONS: readonly WorkOrderSection[] = [
   partsSection,
   workSection,
   moneySection,
+  messagesSection,
 ];
 
 /** The section the next act belongs to; it stands open. */

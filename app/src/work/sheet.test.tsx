@@ -5,7 +5,7 @@ import type { WorkOrderView } from "@mechanon/contract";
 import { useReachable } from "../api/reachable";
 import { useSync } from "../sync/state";
 import { BUSINESS, fakeServer, givenCommands, problemReply, resetSync, show } from "../testing/harness";
-import { jobSample, stateSample, viewSample, visitSample, messageSample } from "../testing/samples";
+import { jobSample, stateSample, viewSample, visitSample, customerSample, messageSample } from "../testing/samples";
 import { visited } from "../testing/router";
 import { useUnsavedForms } from "../unsaved/useUnsaved";
 import { CheckSection } from "./CheckSection";
@@ -16,6 +16,7 @@ import { JobLibrary } from "../jobLibrary/JobLibrary";
 import { MoneySection } from "./MoneySection";
 import { PartsSection } from "./PartsSection";
 import { QuoteSection } from "./QuoteSection";
+import { MessagesSection, messagesSection } from "./MessagesSection";
 import { VisitsSection } from "./visits/VisitsSection";
 import { WorkSection } from "./WorkSection";
 
@@ -438,6 +439,54 @@ describe("money", () => {
   });
 });
 
+describe("messages", () => {
+  const WRITE = "POST /api/work-orders/order-1/messages";
+  const messages = [
+    messageSample({ id: "1", text: "on the way", status: "delivered" }),
+    messageSample({ id: "2", kind: null, text: "The gate is open", isIncoming: true, status: "received" }),
+    messageSample({ id: "3", text: "receipt", status: "failed", lastError: "No such number" }),
+  ];
+  it("say where each stands, and what waits for an answer in their line", () => {
+    const shown = view({}, { messages });
+    show(<MessagesSection view={shown} business={BUSINESS} isUnsent={false} />);
+    expect(screen.getByText(/ · Text, arrived$/)).toBeTruthy();
+    expect(screen.getByText(/ · Text from them$/)).toBeTruthy();
+    expect(screen.getByText(/ · Text, did not arrive$/)).toBeTruthy();
+    const line = (each: typeof shown): string =>
+      messagesSection.line({ view: each, business: BUSINESS, today: "2026-11-23" });
+    expect(line(shown)).toBe("1 reply to answer");
+    expect(line(view({}, { messages: messages.slice(2) }))).toBe("1 message did not arrive");
+    expect(line(view({}))).toBe("Nothing yet");
+  });
+  it("are answered, the same words once however often it is tried, and stay typed until they are sent", async () => {
+    let tries = 0;
+    const server = fakeServer({
+      [WRITE]: () =>
+        tries++ === 0 ? problemReply(503, "database/unreachable", "The database is away.") : { body: {} },
+      "GET /api/work-orders/order-1": { body: view({}, { messages }) },
+    });
+    show(<MessagesSection view={view({}, { messages })} business={BUSINESS} isUnsent={false} />);
+    fireEvent.changeText(screen.getByLabelText("Answer them"), "Thank you");
+    fireEvent.press(screen.getByTestId("send-message"));
+    expect(await screen.findByText("The database is away.")).toBeTruthy();
+    expect(screen.getByDisplayValue("Thank you")).toBeTruthy();
+    fireEvent.press(screen.getByTestId("send-message"));
+    await waitFor(() => expect(screen.queryByDisplayValue("Thank you")).toBeNull());
+    const sent = server.asked.filter(({ method }) => method === "POST").map(({ body }) => body);
+    expect(sent).toMatchObject([
+      { text: "Thank you", answers: "2" },
+      { text: "Thank you", answers: "2" },
+    ]);
+    expect(new Set(sent.map((body) => (body as { messageId: string }).messageId)).size).toBe(1);
+  });
+  it("cannot be sent to who is reached by neither", () => {
+    const customer = customerSample({ phones: [], emails: [] });
+    show(<MessagesSection view={view({}, { customer })} business={BUSINESS} isUnsent={false} />);
+    expect(screen.getByText(/call them/)).toBeTruthy();
+    expect(screen.queryByLabelText("Write to them")).toBeNull();
+  });
+});
+
 describe("visits", () => {
   const visit = visitSample();
   it("are arrived at, and called off for a reason", () => {
@@ -449,20 +498,6 @@ describe("visits", () => {
     fireEvent.changeText(screen.getByLabelText("More about it"), " rang twice ");
     fireEvent.press(screen.getByTestId("call-off"));
     expect(given()).toEqual([{ type: "arrive" }, { type: "cancelVisit", why: "nobodyThere", words: "rang twice" }]);
-  });
-  it("show the texts that went out and those that wait", () => {
-    const messages = [
-      messageSample({ id: "1", text: "on the way" }),
-      messageSample({
-        id: "2",
-        text: "receipt",
-        status: "waiting",
-        lastError: "The message service does not answer; it is tried again.",
-      }),
-    ];
-    show(<VisitsSection view={view({}, { visits: [visit], messages })} business={BUSINESS} isUnsent={false} />);
-    expect(screen.getByText("Texted: on the way")).toBeTruthy();
-    expect(screen.getByText(/tried again\.: receipt/)).toBeTruthy();
   });
   it("offer the booking at once where there is none", () => {
     fakeServer({ "GET /api/day": { body: { date: "2026-11-23", visits: [] } } });

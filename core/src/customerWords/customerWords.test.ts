@@ -1,20 +1,11 @@
-import { IntlMessageFormat } from "intl-messageformat";
 import { ENGLISH, type WordKey } from "./english";
 import { say, sayFault } from "./say";
 import { SPANISH } from "./spanish";
 
 /** The names a message is filled with, those inside its choices too. */
 function namesIn(message: string): string[] {
-  const names = new Set<string>();
-  const walk = (parts: ReturnType<IntlMessageFormat["getAst"]>): void => {
-    for (const part of parts) {
-      if (part.type !== 0 && part.type !== 7 && "value" in part && typeof part.value === "string")
-        names.add(part.value);
-      if ("options" in part) for (const { value } of Object.values(part.options)) walk(value);
-    }
-  };
-  walk(new IntlMessageFormat(message, "en").getAst());
-  return [...names].sort();
+  const names = [...message.matchAll(/\{(\w+)(?=[,}])/g)].flatMap(([, name]) => name ?? []);
+  return [...new Set(names)].sort();
 }
 
 const KEYS = Object.keys(ENGLISH) as WordKey[];

@@ -104,6 +104,7 @@ export const ENGLISH = {
   "ask.acceptTerms": "I have read this and accept it",
   "ask.send": "Send the request",
   "ask.sent": "We have your request",
+  "ask.follow": "See your request",
   "ask.keptHere": "What you typed is kept on this phone until it is sent.",
   "ask.startOver": "Start over",
   "ask.missing": "{count, plural, one {One thing is missing} other {# things are missing}}",

@@ -103,6 +103,7 @@ export const SPANISH: Record<WordKey, string> = {
   "ask.acceptTerms": "Lo leí y lo acepto",
   "ask.send": "Enviar la solicitud",
   "ask.sent": "Recibimos su solicitud",
+  "ask.follow": "Ver su solicitud",
   "ask.keptHere": "Lo que escribe queda guardado en este teléfono hasta que se envíe.",
   "ask.startOver": "Empezar de nuevo",
   "ask.missing": "{count, plural, one {Falta una cosa} other {Faltan # cosas}}",

@@ -1,9 +1,8 @@
-import type { Right, WorkOrderCommand } from "@mechanon/core";
+import type { WorkOrderCommand } from "@mechanon/core";
 import { v5 as uuidOf } from "uuid";
 import { personScope } from "../access/personScope";
 import type { CommandDeps } from "../commands/aggregate";
 import { askPrepared } from "../db/askPrepared";
-import type { Scope } from "../scope";
 import { runWorkOrderCommands } from "../workOrders/service";
 import type { ExternalRequest } from "./externalRequest";
 

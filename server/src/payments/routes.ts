@@ -1,3 +1,4 @@
+import type { Language } from "@mechanon/core";
 import type { Response } from "express";
 import { routes, type ReceiptView } from "@mechanon/contract";
 import type { Mounting } from "../http/mount";
@@ -24,10 +25,14 @@ export function paymentRoutes(mounting: Mounting, deps: Deps): void {
     return { workOrder: await viewWorkOrder(deps, scope, params.id) };
   });
   mounting.open(routes.openReceipt, ({ params }) => openReceipt(deps, params.token));
-  mounting.open(routes.openReceiptPdf, async ({ params, res }) => sendPdf(res, await openReceipt(deps, params.token)));
+  mounting.open(routes.openReceiptPdf, async ({ params, query, res }) => {
+    const receipt = await openReceipt(deps, params.token);
+    await sendPdf(res, receipt, query.language ?? receipt.language);
+  });
 }
 
-async function sendPdf(res: Response, receipt: ReceiptView): Promise<void> {
-  const pdf = await receiptPdf(receipt);
+/** @param language - of a customer who opened it; what is opened here is English. */
+async function sendPdf(res: Response, receipt: ReceiptView, language?: Language): Promise<void> {
+  const pdf = await receiptPdf(receipt, language);
   res.type("application/pdf").set("Content-Disposition", `inline; filename="receipt-${receipt.number}.pdf"`).send(pdf);
 }

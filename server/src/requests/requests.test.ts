@@ -99,7 +99,10 @@ describe("a request", () => {
     expect(other.body.code).toBe("request/id-taken");
     // Its time is nobody else's until somebody answered.
     expect(await offeredTo(stranger)).not.toContainEqual(time);
-    await until(server.sentMessages, (sent) => sent.some(({ to }) => to === "+13605550161"));
+    await until(
+      () => server.sentMessages(),
+      (sent) => sent.some(({ to }) => to === "+13605550161"),
+    );
   });
 
   it("is refused where its time is gone, its terms changed, or too many come from one phone", async () => {

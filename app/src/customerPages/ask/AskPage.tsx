@@ -96,7 +96,7 @@ function Sent({ page, address }: { page: Page; address: string }) {
       measured
       title={t("ask.sent")}
       foot={
-        <Button kind="next" label={t("mine.title")} onPress={() => void Linking.openURL(address)} testID="open-mine" />
+        <Button kind="next" label={t("ask.follow")} onPress={() => void Linking.openURL(address)} testID="open-mine" />
       }
     >
       <PageHead {...page} />

@@ -7,11 +7,13 @@ import { Words } from "../../ui/Words";
 
 const HOWS = ["Said so on the phone", "Said so on site", "Wrote it", "Replied to a text"];
 
-/** Whether texts are welcome; the moment is noted by itself. */
+/** Whether texts, or mails, are welcome; the moment is noted by itself. */
 export function ConsentField({
+  what = "Texts",
   value,
   onChange,
 }: {
+  what?: "Texts" | "Mails";
   value: Consent | null;
   onChange: (value: Consent | null) => void;
 }) {
@@ -20,10 +22,10 @@ export function ConsentField({
   return (
     <View style={styles.list}>
       <Choices
-        label="Texts"
+        label={what}
         options={[
-          { value: "yes", label: "Texts welcome" },
-          { value: "no", label: "No texts" },
+          { value: "yes", label: `${what} welcome` },
+          { value: "no", label: `No ${what.toLowerCase()}` },
         ]}
         value={value === null ? null : value.given ? "yes" : "no"}
         onChoose={(chosen) => set(chosen === "yes")}
@@ -31,13 +33,13 @@ export function ConsentField({
       {value ? (
         <>
           <Choices
-            label="How they said it"
+            label={what === "Texts" ? "How they said it" : "How they said it of mails"}
             options={HOWS.map((how) => ({ value: how, label: how }))}
             value={value.how}
             onChoose={(how) => onChange({ ...value, how })}
           />
           <Field
-            label="Or in other words"
+            label={what === "Texts" ? "Or in other words" : "Or in other words, of mails"}
             value={value.how}
             onChangeText={(how) => onChange({ ...value, how })}
             maxLength={100}
@@ -45,7 +47,7 @@ export function ConsentField({
         </>
       ) : (
         <Words size="small" tone="muted">
-          Not asked yet: texts about the work go out until they say no.
+          {`Not asked yet: ${what.toLowerCase()} about the work go out until they say no.`}
         </Words>
       )}
     </View>

@@ -1,7 +1,7 @@
 import { zodResolver } from "@hookform/resolvers/zod";
 import { useState } from "react";
 import { Controller, useForm, useWatch } from "react-hook-form";
-import { CONTACT_WAYS, noAccessNotes } from "@mechanon/core";
+import { LANGUAGES, LANGUAGE_NAMES, CONTACT_WAYS, noAccessNotes } from "@mechanon/core";
 import { customerFields, type CustomerFields } from "@mechanon/contract";
 import { v7 as uuid } from "uuid";
 import type { z } from "zod";
@@ -150,6 +150,23 @@ export function CustomerForm({ title, form: key, initial, saveLabel, onLeave, on
         control={control}
         name="textConsent"
         render={({ field }) => <ConsentField value={field.value ?? null} onChange={field.onChange} />}
+      />
+      <Controller
+        control={control}
+        name="emailConsent"
+        render={({ field }) => <ConsentField what="Mails" value={field.value ?? null} onChange={field.onChange} />}
+      />
+      <Controller
+        control={control}
+        name="language"
+        render={({ field }) => (
+          <Choices
+            label="Spoken to in"
+            options={LANGUAGES.map((value) => ({ value, label: LANGUAGE_NAMES[value] }))}
+            value={field.value ?? "en"}
+            onChoose={field.onChange}
+          />
+        )}
       />
       <Heading level={2}>Where the work is</Heading>
       <AddressFields control={control} setValue={setValue} business={business} />

@@ -3,7 +3,6 @@ import { StyleSheet, View } from "react-native";
 import { showMoment, visitStanding } from "@mechanon/core";
 import { Button } from "../../ui/Button";
 import { SPACE } from "../../ui/theme";
-import { Words } from "../../ui/Words";
 import type { WorkOrderSection, WorkOrderSectionProps } from "../workOrderSection";
 import { BookVisit } from "./BookVisit";
 import { CalledOffVisit } from "./CalledOffVisit";
@@ -44,11 +43,6 @@ export function VisitsSection({ view, business }: WorkOrderSectionProps) {
       ))}
       {off.map((visit) => (
         <CalledOffVisit key={visit.id} visit={visit} view={view} business={business} />
-      ))}
-      {view.messages.map((message) => (
-        <Words key={message.id} size="small" tone={message.lastError ? "alarm" : "muted"}>
-          {`${message.status === "sent" ? "Texted" : (message.lastError ?? "Text is on its way")}: ${message.text}`}
-        </Words>
       ))}
       {isBooking ? (
         <BookVisit view={view} business={business} isFurther={live.length > 0} onBooked={() => setBooking(false)} />

@@ -1,0 +1,1 @@
+export { RequestsScreen as default } from "../../../requests/RequestsScreen";

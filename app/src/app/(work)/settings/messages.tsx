@@ -1,0 +1,1 @@
+export { MessageSettings as default } from "../../../settings/MessageSettings";

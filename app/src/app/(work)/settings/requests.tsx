@@ -1,0 +1,1 @@
+export { RequestSettings as default } from "../../../settings/RequestSettings";

@@ -1,0 +1,116 @@
+import { useMutation } from "@tanstack/react-query";
+import { useState } from "react";
+import { StyleSheet, View } from "react-native";
+import { v7 as uuid } from "uuid";
+import { countOf, messageWays, quoteTotalCents, showMoney } from "@mechanon/core";
+import { routes, type WorkOrderView } from "@mechanon/contract";
+import { call } from "../api/call";
+import { errorWords } from "../api/problem";
+import { Thread } from "../messages/Thread";
+import { NeedsSignal } from "../offline/NeedsSignal";
+import { PhotoStrip } from "../photos/PhotoStrip";
+import { loadWorkOrder } from "../sync/views";
+import { Button } from "../ui/Button";
+import { Field } from "../ui/Field";
+import { Notice } from "../ui/Notice";
+import { SPACE } from "../ui/theme";
+import { Words } from "../ui/Words";
+import { useUnsaved } from "../unsaved/useUnsaved";
+import { z } from "zod";
+import type { WorkOrderSection, WorkOrderSectionProps } from "./workOrderSection";
+
+/** What was told the customer, what they replied, and writing to them. */
+export const messagesSection: WorkOrderSection = {
+  name: "messages",
+  title: "Messages",
+  acts: [],
+  line: ({ view }) => {
+    const open = view.messages.filter(({ isIncoming, answeredAt }) => isIncoming && answeredAt === null);
+    if (open.length > 0) return `${countOf(open.length, "reply", "replies")} to answer`;
+    const failed = view.messages.filter(({ status }) => status === "failed").length;
+    if (failed > 0) return `${countOf(failed, "message")} did not arrive`;
+    return view.messages.length === 0 ? "Nothing yet" : countOf(view.messages.length, "message");
+  },
+  Body: MessagesSection,
+};
+
+/** All that was said to and by the customer about this work, and writing more. */
+export function MessagesSection({ view }: WorkOrderSectionProps) {
+  const { messages, askedBefore, customerPhotoIds = [], customer, state } = view;
+  return (
+    <View style={styles.list}>
+      {askedBefore && askedBefore.words !== "" ? <Words>{`They asked: “${askedBefore.words}”`}</Words> : null}
+      <PhotoStrip ids={customerPhotoIds} title="From the customer" />
+      {messages.length === 0 ? <Words tone="muted">Nothing was told or asked yet.</Words> : null}
+      <Thread messages={messages} />
+      {customer && messageWays(customer).length > 0 ? (
+        <>
+          <Write view={view} />
+          {state.jobs.length > 0 ? <SendQuote view={view} /> : null}
+        </>
+      ) : (
+        <Words tone="muted">No phone that takes texts and no email is kept of them: call them.</Words>
+      )}
+    </View>
+  );
+}
+
+const typedWords = z.string();
+
+/** Words of a person, sent the way the customer wants; what is typed stays until it is sent. */
+function Write({ view: { state, messages } }: { view: WorkOrderView }) {
+  const [typed, keep, drop] = useUnsaved(`message/${state.id}`, typedWords);
+  const [messageId, setMessageId] = useState(() => uuid());
+  const answers = messages.find(({ isIncoming, answeredAt }) => isIncoming && answeredAt === null)?.id ?? null;
+  const send = useMutation({
+    mutationFn: (text: string) =>
+      call(routes.writeMessage, { params: { id: state.id }, body: { messageId, text, answers } }),
+    onSuccess: () => {
+      drop();
+      setMessageId(uuid());
+      void loadWorkOrder(state.id);
+    },
+  });
+  const words = typed ?? "";
+  return (
+    <>
+      <Field
+        label={answers === null ? "Write to them" : "Answer them"}
+        value={words}
+        onChangeText={keep}
+        multiline
+        maxLength={1000}
+      />
+      {send.error ? <Notice text={errorWords(send.error)} /> : null}
+      <NeedsSignal what="Sending" isTyped />
+      {words.trim() === "" ? null : (
+        <Button label="Send" busy={send.isPending} onPress={() => send.mutate(words.trim())} testID="send-message" />
+      )}
+    </>
+  );
+}
+
+/** From then on what was found and quoted stands on their page. */
+function SendQuote({ view: { state } }: { view: WorkOrderView }) {
+  const [messageId, setMessageId] = useState(() => uuid());
+  const send = useMutation({
+    mutationFn: () => call(routes.sendQuote, { params: { id: state.id }, body: { messageId } }),
+    onSuccess: () => {
+      setMessageId(uuid());
+      void loadWorkOrder(state.id);
+    },
+  });
+  return (
+    <>
+      {send.error ? <Notice text={errorWords(send.error)} /> : null}
+      <Button
+        label={`Send what we found, ${showMoney(quoteTotalCents(state))}`}
+        busy={send.isPending}
+        onPress={() => send.mutate()}
+        testID="send-quote"
+      />
+    </>
+  );
+}
+
+const styles = StyleSheet.create({ list: { gap: SPACE.m } });
