@@ -13,6 +13,7 @@ import { paymentRoutes } from "./payments/routes";
 import { photoRoutes } from "./photos/routes";
 import { customerPageRoutes } from "./customerPages/routes";
 import { messageRoutes } from "./messages/routes";
+import { framersOf } from "./requests/framers";
 import { requestRoutes } from "./requests/routes";
 import type { Deps } from "./scope";
 import { searchRoutes } from "./search/routes";
@@ -93,7 +94,7 @@ export function createApp(
   eventRoutes(mounting, parts.listener);
   app.use(mounting.router);
   app.use("/api", (_req, _res, next) => next(new AppError("route/not-found", "There is nothing at this address.")));
-  webRoutes(app, deps.config.webDir);
+  webRoutes(app, deps.config.webDir, (slug) => framersOf(deps, slug));
   app.use((_req, _res, next) => next(new AppError("route/not-found", "There is nothing at this address.")));
   app.use(problemHandler(deps.log, { ...CUSTOMER_CONSTRAINTS, ...VEHICLE_CONSTRAINTS }));
   return app;

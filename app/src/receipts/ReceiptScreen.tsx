@@ -4,10 +4,11 @@ import { useRef, useState } from "react";
 import { Linking, StyleSheet, View } from "react-native";
 import { FileText, Smartphone } from "../ui/icons";
 import { v7 as uuid } from "uuid";
-import { mayText, showPhone, textPhone, visitStanding } from "@mechanon/core";
+import { mayText, showPhone, messageWays, visitStanding } from "@mechanon/core";
 import { routes } from "@mechanon/contract";
 import { addressOf, call } from "../api/call";
 import { errorWords } from "../api/problem";
+import { stateWords } from "../messages/messageWords";
 import { keepAnswered } from "../sync/views";
 import { sendVisitCommand } from "../sync/give";
 import { useBusiness } from "../session/useSession";
@@ -51,8 +52,8 @@ export function ReceiptScreen({ id }: { id: string }) {
     router.navigate("/");
   };
   const customer = view?.customer ?? null;
+  const [way] = customer ? messageWays(customer) : [];
   const wantsTexts = customer === null || mayText(customer);
-  const phone = customer && wantsTexts ? textPhone(customer) : null;
   const texts = view?.messages.filter(({ text }) => text.includes("/r/")) ?? [];
   const last = texts.at(-1);
   const foot = (
@@ -60,15 +61,23 @@ export function ReceiptScreen({ id }: { id: string }) {
       {fault ? <Notice text={fault} /> : null}
       {last ? (
         <Words role="status" align="center">
-          {last.status === "sent" ? "Text sent" : (last.lastError ?? "Text is on its way")}
+          {stateWords(last)}
         </Words>
       ) : null}
       <Button
         kind="next"
         icon={Smartphone}
         busy={busy}
-        disabled={!phone}
-        label={phone ? `Text it to ${showPhone(phone)}` : !wantsTexts ? "They want no texts" : "No phone to text to"}
+        disabled={!way}
+        label={
+          way?.channel === "text"
+            ? `Text it to ${showPhone(way.recipient)}`
+            : way
+              ? `Mail it to ${way.recipient}`
+              : !wantsTexts
+                ? "They want no texts"
+                : "No phone to text to"
+        }
         onPress={() => void sendText()}
         testID="text-receipt"
       />
@@ -92,7 +101,9 @@ export function ReceiptScreen({ id }: { id: string }) {
             kind="quiet"
             label="See the customer's phone"
             onPress={() =>
-              void Linking.openURL(`${business.simulated?.messages ?? ""}?to=${encodeURIComponent(phone ?? "")}`)
+              void Linking.openURL(
+                `${business.simulated?.messages ?? ""}?to=${encodeURIComponent(way?.recipient ?? "")}`,
+              )
             }
           />
         ) : null}

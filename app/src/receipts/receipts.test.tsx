@@ -33,7 +33,7 @@ describe("the receipt", () => {
     fireEvent.press(screen.getByRole("button", { name: "Text it to (360) 555-0111" }));
     expect(await screen.findByText("The database does not answer.")).toBeTruthy();
     fireEvent.press(screen.getByTestId("text-receipt"));
-    expect(await screen.findByText("Text is on its way")).toBeTruthy();
+    expect(await screen.findByText("Text, waiting to go out")).toBeTruthy();
     const ids = server.asked
       .filter(({ method }) => method === "POST")
       .map(({ body }) => (body as { messageId: string }).messageId);
@@ -43,8 +43,8 @@ describe("the receipt", () => {
   });
 
   it.each<[string, Partial<WorkOrderView>, string]>([
-    ["went out", { messages: [{ ...message, status: "sent" }] }, "Text sent"],
-    ["waits", { messages: [{ ...message, lastError: "It is tried again." }] }, "It is tried again."],
+    ["went out", { messages: [{ ...message, status: "sent" }] }, "Text, sent"],
+    ["waits", { messages: [{ ...message, lastError: "It is tried again." }] }, "Text, It is tried again."],
   ])("says that its text %s", async (_name, over, words) => {
     open(over);
     expect(await screen.findByText(words)).toBeTruthy();

@@ -239,7 +239,6 @@ export const customerPageRoutes = {
     rate: { most: 30, minutes: 60 },
     summary: "Take a request back that nobody agreed to yet",
     params: visitParams,
-    body: z.strictObject({}),
     answer: customerPage,
   }),
 };

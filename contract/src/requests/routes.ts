@@ -89,7 +89,7 @@ export const requestRoutes = {
     area: "requests",
     summary: "Decline a request, with a word",
     params: idParams,
-    body: z.strictObject({ words: textField(300).default("") }),
+    body: z.strictObject({ words: textField(300) }),
     answer: z.object({}),
   }),
   askAddress: route({

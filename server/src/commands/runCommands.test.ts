@@ -241,7 +241,7 @@ function requestsOwn(asked: [connection: unknown, text: string][]): string[] {
   return transactions.filter((texts) => !texts.some(isQueues)).flat();
 }
 const isQueues = (text: string): boolean =>
-  !text.includes("insert into messages") &&
+  !/insert into messages|with dropped as/.test(text) &&
   /graphile_worker|pg_try_advisory|from "?message|update "?message/i.test(text);
 
 function textOf(asked: unknown): string {

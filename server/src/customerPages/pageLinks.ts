@@ -11,14 +11,17 @@ export interface LinkFor {
   customerId: string | null;
 }
 
-const LIVE = `
-  update directory.page_links set ends_at = greatest(ends_at, now() + make_interval(days => $5))
-  where business_id = $1 and called_back_at is null and ends_at > now()
-    and request_id is not distinct from $2 and work_order_id is not distinct from $3 and customer_id is not distinct from $4
-  returning token`;
-const NEW = `
-  insert into directory.page_links (token, business_id, request_id, work_order_id, customer_id, ends_at)
-  values ($6, $1, $2, $3, $4, now() + make_interval(days => $5)) returning token`;
+const LINK = `
+  with live as (
+    update directory.page_links set ends_at = greatest(ends_at, now() + make_interval(days => $5))
+    where business_id = $1 and called_back_at is null and ends_at > now()
+      and request_id is not distinct from $2 and work_order_id is not distinct from $3 and customer_id is not distinct from $4
+    returning token
+  ), made as (
+    insert into directory.page_links (token, business_id, request_id, work_order_id, customer_id, ends_at)
+    select $6, $1, $2, $3, $4, now() + make_interval(days => $5) where not exists (select from live) returning token
+  )
+  select token from live union all select token from made`;
 
 /**
  * The address of the private page for a request or work order: the one that was given out for it before and can be opened
@@ -32,16 +35,10 @@ export async function pageLink(
   days: number,
   transaction: Transaction,
 ): Promise<string> {
-  const values = [businessId, requestId, workOrderId, customerId, days];
-  const [live] = await askPrepared<{ token: string }>(db, LIVE, values, transaction);
-  const token = live?.token ?? (await newToken(db, values, transaction));
-  return `${config.publicUrl}/c/${token}`;
-}
-
-async function newToken(db: Sequelize, values: readonly unknown[], transaction: Transaction): Promise<string> {
   const token = randomBytes(24).toString("base64url");
-  await askPrepared(db, NEW, [...values, token], transaction);
-  return token;
+  const values = [businessId, requestId, workOrderId, customerId, days, token];
+  const [link] = await askPrepared<{ token: string }>(db, LINK, values, transaction);
+  return `${config.publicUrl}/c/${link?.token ?? token}`;
 }
 
 /** Ends the links to a customer's private page that were given out so far; the next message brings a new one. */

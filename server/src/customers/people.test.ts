@@ -396,8 +396,15 @@ describe("around a customer", () => {
 
   it("texts nobody who said no", async () => {
     const order = await findOrder(odile, "Noor Haddad-Bell");
-    const { body } = await odile.post<Refused>(`/api/work-orders/${order.id}/receipt-messages`, { messageId: uuid() });
-    expect(body.code).toBe("receipt/texts-refused");
+    const send = () => odile.post<Refused>(`/api/work-orders/${order.id}/receipt-messages`, { messageId: uuid() });
+    // She has a mail, and said nothing of those.
+    expect((await send()).status).toBe(200);
+    const [rows] = await server.db.query(`select channel from messages where work_order_id = '${order.id}'`);
+    expect(rows).toEqual([{ channel: "mail" }]);
+    await server.db.query(
+      "update customers set details = details || '{\"emails\": []}' where name = 'Noor Haddad-Bell'",
+    );
+    expect((await send()).body.code).toBe("receipt/texts-refused");
   });
 
   it("newcomers are asked what the owner wants, and the answers are counted", async () => {

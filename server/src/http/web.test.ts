@@ -22,7 +22,14 @@ beforeAll(async () => {
   writeFileSync(join(folder, "_expo", "app-1.js.br"), brotliCompressSync("let app;"));
   const app = express();
   const router = express.Router();
-  webRoutes(router, folder);
+  app.use((_req, res, next) => {
+    res.set({
+      "Content-Security-Policy": "default-src 'self';frame-ancestors 'none'",
+      "X-Frame-Options": "SAMEORIGIN",
+    });
+    next();
+  });
+  webRoutes(router, folder, (slug) => Promise.resolve(slug === "larkhaven" ? ["https://www.example.com"] : []));
   app.use(router);
   server = createServer(app);
   await new Promise<void>((resolve) => server.listen(0, "127.0.0.1", resolve));
@@ -60,4 +67,17 @@ it("answers any address of the app with the page, and a missing file with nothin
 it("answers a customer's link with the customer's own page", async () => {
   const page = await fetch(`${url}/r/abc`, { headers: { Accept: "text/html" } });
   expect([page.status, await page.text()]).toEqual([200, "<p>customer</p>"]);
+});
+
+it("lets the owner's pages show the page that asks inside, and no others", async () => {
+  const headersOf = async (path: string): Promise<(string | null)[]> => {
+    const { headers } = await fetch(url + path, { headers: { Accept: "text/html" } });
+    return [headers.get("content-security-policy"), headers.get("x-frame-options")];
+  };
+  expect(await headersOf("/ask/Larkhaven")).toEqual([
+    "default-src 'self';frame-ancestors https://www.example.com",
+    null,
+  ]);
+  for (const path of ["/ask/another", "/c/larkhaven", "/"])
+    expect(await headersOf(path)).toEqual(["default-src 'self';frame-ancestors 'none'", "SAMEORIGIN"]);
 });

@@ -28,10 +28,15 @@ export interface NewMessage extends MessageAbout {
   asksFirst?: boolean;
 }
 
-const KEEP = `
-  insert into messages (business_id, id, work_order_id, customer_id, request_id, visit_id, kind, channel, recipient,
-    subject, text, status)
-  values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12) on conflict do nothing returning id`;
+const QUEUE = `
+  with kept as (
+    insert into messages (business_id, id, work_order_id, customer_id, request_id, visit_id, kind, channel, recipient,
+      subject, text, status)
+    values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12) on conflict do nothing returning id, status
+  )
+  select case when kept.status = 'waiting' then queue_job('${SEND_MESSAGE_TASK}',
+    json_build_object('businessId', $1::text, 'messageId', kept.id::text), job_key => $1::text || '/' || kept.id::text) end
+  from kept`;
 const SEND = `
   select queue_job('${SEND_MESSAGE_TASK}',
     json_build_object('businessId', $1::text, 'messageId', $2::text), job_key => $1::text || '/' || $2::text)`;
@@ -47,10 +52,7 @@ export async function queueMessage(
   const status = message.asksFirst ? "asks" : "waiting";
   const about = [workOrderId, customerId, requestId, visitId, kind];
   const values = [businessId, id, ...about, channel, recipient, message.subject, message.text, status];
-  const kept = await askPrepared(db, KEEP, values, transaction);
-  if (kept.length === 0) return false;
-  if (status === "waiting") await sendKept(db, businessId, id, transaction);
-  return true;
+  return (await askPrepared(db, QUEUE, values, transaction)).length > 0;
 }
 
 /** Puts a message that is kept in line to be sent. */

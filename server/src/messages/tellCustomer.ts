@@ -3,6 +3,7 @@ import type { Transaction } from "sequelize";
 import { v5 as uuidOf } from "uuid";
 import { pageLink } from "../customerPages/pageLinks";
 import type { CommandDeps } from "../commands/aggregate";
+import type { Rules } from "../rules/rulesCache";
 import type { Scope } from "../scope";
 import { compose } from "./compose";
 import { queueMessage, type MessageAbout } from "./service";
@@ -16,6 +17,12 @@ export interface Told extends Pick<
   "phones" | "emails" | "preferredContact" | "textConsent" | "emailConsent" | "language"
 > {
   name: string;
+}
+
+/** What telling takes. */
+export interface TellDeps extends CommandDeps {
+  /** Of a business, where they are at hand. */
+  rulesNow?: Pick<Rules, "name" | "settings">;
 }
 
 /** What is told. */
@@ -40,13 +47,13 @@ export interface Telling {
  * @returns How many messages were put in line, those that ask first among them.
  */
 export async function tellCustomer(
-  deps: CommandDeps,
+  deps: TellDeps,
   { businessId }: Pick<Scope, "businessId">,
   { kind, key, told, about, values, link, isByHand = false, messageId }: Telling,
   transaction: Transaction,
 ): Promise<number> {
   if (deps.isQuiet) return 0;
-  const rules = await deps.rules.now(businessId, transaction);
+  const rules = deps.rulesNow ?? (await deps.rules.now(businessId, transaction));
   const { rule } = rules.settings.messages.kinds[kind];
   const ways = messageWays(told);
   if ((rule === "never" && !isByHand) || ways.length === 0) return 0;

@@ -11,12 +11,14 @@ import {
 import type { Vehicle } from "@mechanon/contract";
 import type { Transaction } from "sequelize";
 import { askPrepared } from "../db/askPrepared";
-import type { CommandDeps } from "../commands/aggregate";
 import type { Scope } from "../scope";
 import { firstName } from "./compose";
-import { tellCustomer } from "./tellCustomer";
+import { tellCustomer, type TellDeps } from "./tellCustomer";
 
 const SERVED = `
+  with dropped as (
+    update messages set status = 'dropped' where business_id = $1 and visit_id = $4 and status = 'asks' and $5
+  )
   select distinct on (c.id) w.id as "workOrderId", c.id as "customerId", c.name, c.details, to_jsonb(v) as vehicle,
     (select name from people where business_id = $1 and id = $3) as mechanic
   from work_orders w join customers c on c.business_id = w.business_id and c.id = w.customer_id
@@ -37,22 +39,29 @@ export interface VisitTelling {
   kind: MessageKind;
   /** Told once for each; left out: once for each time of the visit. */
   key?: string;
+  /** What was to be told of the visit, and waits for somebody's yes, is not so any more. */
+  dropsAsking?: boolean;
   /** Of a drive, or how late it is. */
   minutes?: number;
 }
 
 /** Tells everybody a visit is for, once each. @returns How many messages were put in line. */
 export async function tellOfVisit(
-  deps: CommandDeps,
+  deps: TellDeps,
   scope: Pick<Scope, "businessId" | "timeZone">,
   visit: Pick<VisitState, "id" | "workOrderIds" | "mechanicId" | "startsAt">,
-  { kind, key = `${visit.id}/${visit.startsAt}`, minutes }: VisitTelling,
+  { kind, key = `${visit.id}/${visit.startsAt}`, minutes, dropsAsking = false }: VisitTelling,
   transaction: Transaction,
 ): Promise<number> {
   if (deps.isQuiet) return 0;
   const { businessId, timeZone: zone } = scope;
   const { id: visitId, workOrderIds, mechanicId, startsAt } = visit;
-  const served = await askPrepared<Served>(deps.db, SERVED, [businessId, workOrderIds, mechanicId], transaction);
+  const served = await askPrepared<Served>(
+    deps.db,
+    SERVED,
+    [businessId, workOrderIds, mechanicId, visitId, dropsAsking],
+    transaction,
+  );
   let queued = 0;
   for (const { workOrderId, customerId, name, details, vehicle, mechanic } of served) {
     const told = { name, ...upgradeDetails(details) };

@@ -113,54 +113,40 @@ async function tellOfGap({ deps, scope, transaction }: Run, before: VisitState, 
   );
 }
 
-/** What was to be told of a visit, and waits for somebody's yes, is not so any more. */
-async function dropAsking(
-  { db }: Run["deps"],
-  { businessId }: Run["scope"],
-  visitId: string,
-  transaction: Run["transaction"],
-): Promise<void> {
-  await askPrepared(
-    db,
-    "update messages set status = 'dropped' where business_id = $1 and visit_id = $2 and status = 'asks'",
-    [businessId, visitId],
-    transaction,
-  );
-}
-
-/** What a command means to whoever the visit is for; nothing is told of what is long over. */
-async function tellOf(
-  { deps, scope, transaction }: Run,
-  before: VisitState | null,
-  after: VisitState,
-  command: VisitCommand,
-): Promise<void> {
+/** What a command means to whoever the visit is for; null: nothing they are told. */
+function tellingOf(before: VisitState | null, after: VisitState, command: VisitCommand): VisitTelling | null {
   const now = new Date();
-  const tell = (telling: VisitTelling): Promise<number> => tellOfVisit(deps, scope, after, telling, transaction);
   const isToCome = after.startsAt > now.toISOString();
   switch (command.type) {
     case "bookVisit":
     case "reviveVisit":
-      if (isToCome) await tell({ kind: "booked" });
-      return;
+      return isToCome ? { kind: "booked" } : null;
     case "moveVisit":
-      await dropAsking(deps, scope, after.id, transaction);
-      if (isToCome && (before?.startsAt !== after.startsAt || before.mechanicId !== after.mechanicId))
-        await tell({ kind: "moved", key: `${after.id}/${after.startsAt}/${after.mechanicId}` });
-      return;
+      return isToCome && (before?.startsAt !== after.startsAt || before.mechanicId !== after.mechanicId)
+        ? { kind: "moved", key: `${after.id}/${after.startsAt}/${after.mechanicId}`, dropsAsking: true }
+        : null;
     case "cancelVisit":
-      await dropAsking(deps, scope, after.id, transaction);
-      if (isToCome && !before?.cancelledAt) await tell({ kind: "calledOff" });
-      return;
+      return isToCome && !before?.cancelledAt ? { kind: "calledOff", dropsAsking: true } : null;
     case "setOff":
-      await dropAsking(deps, scope, after.id, transaction);
       // What waited on a phone for long tells nobody of a drive that is over.
-      if (!before?.setOffAt && isFresh(after.setOffAt ?? "", now, 1))
-        await tell({ kind: "onMyWay", minutes: command.driveMinutes });
-      return;
+      return !before?.setOffAt && isFresh(after.setOffAt ?? "", now, 1)
+        ? { kind: "onMyWay", minutes: command.driveMinutes, dropsAsking: true }
+        : null;
     case "leave":
-      if (!before?.leftAt && isFresh(after.leftAt ?? "", now, 12)) await tell({ kind: "done" });
-      return;
+      return !before?.leftAt && isFresh(after.leftAt ?? "", now, 12) ? { kind: "done" } : null;
     default:
+      return null;
   }
+}
+
+async function tellOf(
+  { deps, scope, transaction, begun }: Run,
+  before: VisitState | null,
+  after: VisitState,
+  command: VisitCommand,
+): Promise<void> {
+  const telling = tellingOf(before, after, command);
+  if (!telling || deps.isQuiet) return;
+  const settings = await deps.rules.settingsAt(scope.businessId, begun.settingsVersion, transaction);
+  await tellOfVisit({ ...deps, rulesNow: { name: scope.businessName, settings } }, scope, after, telling, transaction);
 }

@@ -34,7 +34,7 @@ export function usePageActs(token: string): PageActs {
     speak: useMutation(
       act((language: Language) => call(routes.speakOnPage, { params: { token }, body: { language } })),
     ),
-    withdraw: useMutation(act((id: string) => call(routes.withdrawRequest, { ...of(id), body: {} }))),
+    withdraw: useMutation(act((id: string) => call(routes.withdrawRequest, of(id)))),
     pick: useMutation(
       act(({ id, time }: { id: string; time: AskedTime }) => call(routes.pickOffered, { ...of(id), body: { time } })),
     ),
