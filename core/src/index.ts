@@ -186,22 +186,15 @@ export {
   minuteOfDay,
   minutesBetween,
   showMoment,
-  showPlainMoment,
   showTime,
   showTimeOfDay,
 } from "./dates/dates";
 export { messageSettings, USUAL_MESSAGES, type MessageSettings } from "./messages/messageSettings";
-export { template, type MessageKindSettings, type Template } from "./messages/messageKindSettings";
-export {
-  MESSAGE_KINDS,
-  MESSAGE_RULES,
-  SENT_BY_HAND,
-  type MessageKind,
-  type MessageRule,
-} from "./messages/messageKinds";
-export { fillTemplate, TEMPLATE_FIELDS, unknownFields, type TemplateValues } from "./messages/template";
-export { textLength, type TextLength } from "./messages/textLength";
-export { replyMeaning, type ReplyMeaning } from "./messages/replyMeaning";
+export { template } from "./messages/messageKindSettings";
+export { MESSAGE_KINDS, MESSAGE_RULES, SENT_BY_HAND, type MessageKind } from "./messages/messageKinds";
+export { fillTemplate, TEMPLATE_FIELDS, type TemplateValues } from "./messages/template";
+export { textLength } from "./messages/textLength";
+export { replyMeaning } from "./messages/replyMeaning";
 export { LANGUAGES, LANGUAGE_NAMES, language, languageOf, type Language } from "./languages/language";
 export { showDateIn, showDayIn, showMomentIn, showTimeIn } from "./languages/momentIn";
 export { creditWords, paymentWords } from "./customerWords/receiptWords";
@@ -210,15 +203,9 @@ export { ENGLISH, type WordKey } from "./customerWords/english";
 export { SPANISH } from "./customerWords/spanish";
 export { arrivesAt, changeUntil } from "./customerPage/changeUntil";
 export { reachHint } from "./customerPage/reachHint";
-export { workSeenByCustomer, type WorkSeen } from "./customerPage/workSeenByCustomer";
-export { workOfRequest, type RequestWork } from "./requests/workOfRequest";
-export {
-  publishedWish,
-  requestSettings,
-  USUAL_REQUESTS,
-  type PublishedWish,
-  type RequestSettings,
-} from "./requests/requestSettings";
+export { workSeenByCustomer } from "./customerPage/workSeenByCustomer";
+export { workOfRequest } from "./requests/workOfRequest";
+export { publishedWish, requestSettings, USUAL_REQUESTS, type RequestSettings } from "./requests/requestSettings";
 export {
   MOST_PHOTOS,
   askedFields,

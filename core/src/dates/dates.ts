@@ -90,8 +90,3 @@ export function isZone(name: string): boolean {
 export function minutesBetween(from: string, to: string): number {
   return Math.round((Date.parse(to) - Date.parse(from)) / 60_000);
 }
-
-/** A moment for somebody who reads it on another day. @example showPlainMoment("2026-11-23T17:30:00Z", "America/Los_Angeles") //=> "Mon Nov 23, 9:30 am" */
-export function showPlainMoment(instant: string, zone: string): string {
-  return `${inZone(instant, zone).setLocale("en-US").toFormat("ccc LLL d")}, ${showTime(instant, zone)}`;
-}

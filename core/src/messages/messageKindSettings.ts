@@ -23,7 +23,6 @@ export const template = z.strictObject({
   subject: filled(MOST_SUBJECT),
   mail: filled(MOST_MAIL),
 });
-export type Template = z.infer<typeof template>;
 
 /** What the owner sets about one kind of message. */
 export const messageKindSettings = z.strictObject({ rule: z.enum(MESSAGE_RULES), en: template, es: template });

@@ -22,4 +22,3 @@ export const SENT_BY_HAND = ["newTime", "quoted", "receipt"] as const satisfies 
 
 /** Whether a message goes by itself, waits for somebody's yes, or is not written at all. */
 export const MESSAGE_RULES = ["auto", "ask", "never"] as const;
-export type MessageRule = (typeof MESSAGE_RULES)[number];

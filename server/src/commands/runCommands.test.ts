@@ -238,11 +238,13 @@ function requestsOwn(asked: [connection: unknown, text: string][]): string[] {
     if (/^commit/i.test(text)) running.delete(connection);
     else running.set(connection, transaction);
   }
-  return transactions.filter((texts) => !texts.some(isQueues)).flat();
+  return transactions.filter((texts) => !texts.some(isQueues) && !texts.every(isFrame)).flat();
 }
+/** Around what is asked with prepared statements by others, nothing of a request's is left. */
+const isFrame = (text: string): boolean => /^(begin|commit)/i.test(text);
 const isQueues = (text: string): boolean =>
   !/insert into messages|with dropped as/.test(text) &&
-  /graphile_worker|pg_try_advisory|from "?message|update "?message/i.test(text);
+  /graphile_worker|pg_try_advisory|from "?(message|customers)|update "?message/i.test(text);
 
 function textOf(asked: unknown): string {
   if (typeof asked === "string") return asked;

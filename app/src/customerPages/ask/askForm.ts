@@ -10,8 +10,7 @@ import {
 } from "@mechanon/core";
 import { strangersCar, type AskPage } from "@mechanon/contract";
 
-export const CAR_WAYS = ["plate", "vin", "hand"] as const;
-export type CarWay = (typeof CAR_WAYS)[number];
+const CAR_WAYS = ["plate", "vin", "hand"] as const;
 
 /** What is typed on the page that asks for a visit. */
 export const typedAsking = z.object({
