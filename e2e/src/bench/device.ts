@@ -22,8 +22,10 @@ interface Stage {
 }
 
 async function measure(stage: Stage): Promise<void> {
+  await customersPages(stage);
+  await requestOnScreens(stage);
+  if (process.argv.includes("--customers")) return;
   await firstScreen(stage);
-  await receiptPage(stage);
   await starts(stage);
   await taps(stage, 1);
   await taps(stage, SLOW);
@@ -75,9 +77,23 @@ async function firstScreen(stage: Stage): Promise<void> {
   await context.close();
 }
 
-async function receiptPage(stage: Stage): Promise<void> {
-  const { servers, browser } = stage;
-  const token = await aReceipt(stage);
+/** What customers open: a receipt by its link, and the page on which they ask for a visit. */
+async function customersPages(stage: Stage): Promise<void> {
+  await customersPage(
+    stage,
+    "a receipt",
+    `/r/${await aReceipt(stage)}`,
+    `document.body.innerText.includes("Receipt 1")`,
+  );
+  await customersPage(
+    stage,
+    "asking for a visit",
+    "/ask/larkhaven",
+    `document.querySelector('[data-testid="send-request"]')`,
+  );
+}
+
+async function customersPage({ servers, browser }: Stage, name: string, path: string, isUsable: string): Promise<void> {
   const times: number[] = [];
   let packed = 0;
   for (let time = 0; time < TIMES; time++) {
@@ -95,12 +111,75 @@ async function receiptPage(stage: Stage): Promise<void> {
           .then((body) => (packed += gzipSync(body, { level: 9 }).length))
           .catch(() => undefined);
     });
-    await page.goto(`${servers.url}/r/${token}`);
-    times.push(await sinceStart(page, `document.body.innerText.includes("Receipt 1")`));
+    await page.goto(`${servers.url}${path}`);
+    times.push(await sinceStart(page, isUsable));
     await context.close();
   }
-  tell("device", "a customer's page: scripts", "bytes gz", [packed]);
-  tell("device", "a customer's page, slow phone, bad line", "ms", times);
+  tell("device", `a customer's page, ${name}: scripts`, "bytes gz", [packed]);
+  tell("device", `a customer's page, ${name}, slow phone, bad line`, "ms", times);
+}
+
+/** From a request's answer to its strip on each of three screens. */
+async function requestOnScreens(stage: Stage): Promise<void> {
+  const SCREENS = 3;
+  const { servers } = stage;
+  const phones = await Promise.all(Array.from({ length: SCREENS }, () => phone(stage)));
+  for (const { page } of phones) {
+    await page.goto(servers.url);
+    await page.waitForFunction(STOPS);
+  }
+  const base = `${servers.url}/api/public/ask/larkhaven`;
+  const post = async (path: string, body: object): Promise<unknown> => {
+    const answer = await fetch(`${base}${path}`, {
+      method: "POST",
+      headers: { "Content-Type": "application/json" },
+      body: JSON.stringify(body),
+    });
+    return answer.json();
+  };
+  const place = {
+    street: "3 Ebb Court",
+    town: "Larkhaven",
+    region: "WA",
+    postcode: "98099",
+    latitude: null,
+    longitude: null,
+  };
+  const { terms } = (await (await fetch(base)).json()) as { terms: { en: string } };
+  const times: number[] = [];
+  for (let time = 0; time < TIMES; time++) {
+    const { times: offered } = (await post("/times", { place, wishIds: ["oil"] })) as { times: unknown[] };
+    const name = `Caller ${time}`;
+    const shown = phones.map(({ page }) =>
+      page
+        .waitForFunction(
+          (count) => {
+            const strip = document.querySelector('[data-testid="waiting-strip"]')?.textContent ?? "";
+            return count === 1 ? strip.includes("asks for a visit") : strip.includes(`${count} requests`);
+          },
+          time + 1,
+          { polling: "raf" },
+        )
+        .then(() => performance.now()),
+    );
+    await post(`/requests/${crypto.randomUUID()}`, {
+      ...{
+        language: "en",
+        name,
+        phone: `360 555 02${String(time).padStart(2, "0")}`,
+        email: "",
+        place,
+        wishIds: ["oil"],
+      },
+      car: { plate: "", region: "", vin: "", year: null, make: "", model: "" },
+      ...{ words: "", photoIds: [], isThere: true, keyLies: "", time: offered[0], terms: terms.en },
+      ...{ mayText: true, mayMail: false },
+    });
+    const asked = performance.now();
+    times.push(Math.max(...(await Promise.all(shown))) - asked);
+  }
+  tell("device", `a request is on ${SCREENS} screens`, "ms", times);
+  for (const { context } of phones) await context.close();
 }
 
 /** The link to a receipt, as a customer gets it. */

@@ -124,6 +124,13 @@ export function VisitCard({ visit, view, business }: VisitProps) {
             label={visit.isLocked ? "Unlock" : "Lock to its time"}
             onPress={() => sendVisitCommand(visit.id, workOrderId, { type: "lockVisit", isLocked: !visit.isLocked })}
           />
+          <Button
+            kind="quiet"
+            label={visit.wantsEarlier ? "They would not come earlier after all" : "They would come earlier, too"}
+            onPress={() =>
+              sendVisitCommand(visit.id, workOrderId, { type: "wantEarlier", wants: !visit.wantsEarlier })
+            }
+          />
           <Button kind="quiet" label="Repeat" onPress={() => toggle("repeating")} />
           <Button
             kind="quiet"
