@@ -197,7 +197,7 @@ export { textLength } from "./messages/textLength";
 export { replyMeaning } from "./messages/replyMeaning";
 export { LANGUAGES, LANGUAGE_NAMES, language, languageOf, type Language } from "./languages/language";
 export { showDateIn, showDayIn, showMomentIn, showTimeIn } from "./languages/momentIn";
-export { creditWords, paymentWords } from "./customerWords/receiptWords";
+export { creditWords, paymentWords } from "./customerPage/receiptWords";
 export { say, sayFault, type WordValues } from "./customerWords/say";
 export { ENGLISH, type WordKey } from "./customerWords/english";
 export { SPANISH } from "./customerWords/spanish";

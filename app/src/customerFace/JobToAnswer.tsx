@@ -25,7 +25,7 @@ export function JobToAnswer({ job, totalCents, creditCents, answer, onAnswer }: 
     <View style={[styles.job, { borderColor: colors.hairline }]}>
       <Row strong left={job.title} right={showMoney(totalCents)} />
       <Words size="small" tone="muted">
-        {job.lines.map(paperWords).join(", ")}
+        {job.lines.map((line) => paperWords(line)).join(", ")}
       </Words>
       {creditCents > 0 ? (
         <Words size="small" figures>

@@ -23,8 +23,10 @@ function allWords(): string[] {
   const words: string[] = [];
   const walk = (node: ReactTestInstance | string): void => {
     if (typeof node === "string") return void words.push(node);
-    const label: unknown = node.props["aria-label"];
-    if (typeof label === "string") words.push(label);
+    for (const name of ["aria-label", "accessibilityLabel"]) {
+      const label: unknown = node.props[name];
+      if (typeof label === "string") words.push(label);
+    }
     node.children.forEach(walk);
   };
   walk(screen.UNSAFE_root);

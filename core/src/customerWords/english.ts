@@ -226,6 +226,9 @@ export const ENGLISH = {
   "receipt.openPdf": "Open as PDF",
   "receipt.hours": "{hours} h",
 
+  "paper.customersPart": "{what}, brought by the customer, without our warranty",
+  "paper.included": "{what} (included: {steps})",
+
   "code.subject": "Your code",
   "code.text": "{business}: {code} is your code, good for {minutes} minutes. We never ask you for it.",
 } as const;

@@ -227,6 +227,9 @@ export const SPANISH: Record<WordKey, string> = {
   "receipt.openPdf": "Abrir como PDF",
   "receipt.hours": "{hours} h",
 
+  "paper.customersPart": "{what}, pieza del cliente, sin nuestra garantía",
+  "paper.included": "{what} (incluye: {steps})",
+
   "code.subject": "Su código",
   "code.text": "{business}: {code} es su código, sirve {minutes} minutos. Nunca se lo pedimos.",
 };

@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { signature, type ApprovalSlice } from "../approvals/slice";
 import { approvedJobs } from "../approvals/standing";
+import type { Language } from "../languages/language";
 import { CUSTOMER_PAYER, creditsOf } from "../quoting/priceWorkOrder";
 import { paperWords } from "../quoting/paperWords";
 import type { QuoteSlice } from "../quoting/slice";
@@ -32,8 +33,8 @@ export const receiptContent = z.object({
 });
 type ReceiptContent = z.infer<typeof receiptContent>;
 
-/** Puts the receipt of a work order together. */
-export function receiptOf(state: QuoteSlice & ApprovalSlice & PaymentSlice): ReceiptContent {
+/** Puts the receipt of a work order together. @param language - of what we add to a line. */
+export function receiptOf(state: QuoteSlice & ApprovalSlice & PaymentSlice, language: Language = "en"): ReceiptContent {
   const priced = approvedQuote(state);
   const nets = new Map(priced.lines.map((line) => [line.id, line.net]));
   const totals = new Map(priced.jobs.map((job) => [job.id, job.total]));
@@ -47,7 +48,7 @@ export function receiptOf(state: QuoteSlice & ApprovalSlice & PaymentSlice): Rec
       totalCents: totals.get(job.id) ?? 0,
       ...creditOf(credits.get(job.id)?.cents),
       lines: job.lines.map((line) => ({
-        description: paperWords(line),
+        description: paperWords(line, language),
         quantity: line.kind === "labor" ? `${line.hours} h` : String(line.quantity),
         netCents: nets.get(line.id) ?? 0,
       })),

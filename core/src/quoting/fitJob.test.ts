@@ -238,7 +238,8 @@ describe("labor straight from the guide", () => {
   });
   it("says on the customer's paper what is included, where the mechanic wants that", () => {
     const state = run(start(), operation("1", "10"));
-    const onPaper = (after: WorkOrderState): string[] => after.jobs.flatMap(({ lines }) => lines.map(paperWords));
+    const onPaper = (after: WorkOrderState): string[] =>
+      after.jobs.flatMap(({ lines }) => lines.map((line) => paperWords(line)));
     expect(onPaper(state)).toEqual(["strut, left front"]);
     const shown = run(state, { type: "showIncluded", lineId: uuid("10"), isShown: true });
     expect(onPaper(shown)).toEqual(["strut, left front (included: wheel; caliper; strut)"]);

@@ -1,3 +1,5 @@
+import { say } from "../customerWords/say";
+import type { Language } from "../languages/language";
 import type { QuoteLine } from "./quoteLine";
 
 /**
@@ -6,10 +8,9 @@ import type { QuoteLine } from "./quoteLine";
  *
  * @example paperWords({ id: "1", kind: "fee", description: "Disposal", quantity: 1, priceCents: 300 }) //=> "Disposal"
  */
-export function paperWords(line: QuoteLine): string {
-  if (line.kind === "part" && line.isCustomers)
-    return `${line.description}, brought by the customer, without our warranty`;
+export function paperWords(line: QuoteLine, language: Language = "en"): string {
+  if (line.kind === "part" && line.isCustomers) return say(language, "paper.customersPart", { what: line.description });
   if (line.kind !== "labor" || !line.showsIncluded || !line.steps?.length) return line.description;
   const titles = [...new Set(line.steps.map(({ title }) => `${title.charAt(0).toLowerCase()}${title.slice(1)}`))];
-  return `${line.description} (included: ${titles.join("; ")})`;
+  return say(language, "paper.included", { what: line.description, steps: titles.join("; ") });
 }

@@ -125,7 +125,9 @@ it("a part the customer brings costs nothing, is not bought, and puts the labor 
   const state = run(before, { type: "customersPart", lineId: id(11), isCustomers: true });
   const priced = priceWorkOrder(state, "all");
   expect([laborOf(state).rateCents, priced.payers[0]?.part, priced.profit.cost]).toEqual([13_000, 0, 3_000]);
-  expect(state.jobs[0]?.lines.map(paperWords)[1]).toBe("Pad set, brought by the customer, without our warranty");
+  expect(state.jobs[0]?.lines.map((line) => paperWords(line))[1]).toBe(
+    "Pad set, brought by the customer, without our warranty",
+  );
   expect(run(state, { type: "customersPart", lineId: id(11), isCustomers: false }).jobs).toEqual(before.jobs);
   expect(() => run(state, { type: "customersPart", lineId: id(10), isCustomers: true })).toThrow("line/figure");
 });

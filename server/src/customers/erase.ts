@@ -1,5 +1,5 @@
 import { ERASED, noDetails, visitWithoutPerson, workOrderWithoutPerson } from "@mechanon/core";
-import { Op, type Sequelize, type Transaction } from "sequelize";
+import { Op, QueryTypes, type Sequelize, type Transaction } from "sequelize";
 import { CustomerMerge, CustomerRow } from "./model";
 import { Message } from "../messages/model";
 import { VehicleMove, VehiclePersonRow, VehicleRow } from "../vehicles/model";
@@ -51,6 +51,7 @@ export async function eraseCustomer(db: Sequelize, scope: Scope, askedId: string
     const photosRemoved = await eraseWork(db, businessId, orders, transaction);
     await eraseVisits(db, businessId, orderIds, transaction);
     await eraseTraces(db, businessId, [...orderIds, ...customerIds], transaction);
+    await eraseAsked(db, businessId, orderIds, customerIds, transaction);
     const carsRemoved = await eraseCars(db, businessId, customerIds, orders, transaction);
     const erasedAt = new Date();
     await CustomerMerge.destroy({
@@ -115,6 +116,37 @@ async function scrubHistory(
       `update ${table} set body = jsonb_build_object('type', body->'type', 'erased', true) where business_id = $1 and aggregate_id = any($2)`,
       { bind: [businessId, aggregateIds], transaction },
     );
+}
+
+/** What they asked for, wrote and sent on pages of their own, and the links to those. */
+async function eraseAsked(
+  db: Sequelize,
+  businessId: string,
+  orderIds: string[],
+  customerIds: string[],
+  transaction: Transaction,
+): Promise<void> {
+  const theirs = `(select id from requests where business_id = $1 and (customer_id = any($3) or work_order_id = any($2)))`;
+  const bind = [businessId, orderIds, customerIds];
+  const photos = await db.query<{ id: string }>(
+    `select photo_id as id from customer_photos where business_id = $1 and (work_order_id = any($2) or request_id in ${theirs})`,
+    { bind, type: QueryTypes.SELECT, transaction },
+  );
+  await forgetPhotos(
+    db,
+    businessId,
+    photos.map(({ id }) => id),
+    transaction,
+  );
+  for (const sql of [
+    `delete from customer_photos where business_id = $1 and (work_order_id = any($2) or request_id in ${theirs})`,
+    `delete from messages where business_id = $1 and (customer_id = any($3) or work_order_id = any($2) or request_id in ${theirs})`,
+    `delete from directory.page_links where business_id = $1
+       and (customer_id = any($3) or work_order_id = any($2) or request_id in ${theirs})`,
+    "delete from customer_codes where business_id = $1 and customer_id = any($3) and $2::uuid[] is not null",
+    `delete from requests where business_id = $1 and (customer_id = any($3) or work_order_id = any($2))`,
+  ])
+    await db.query(sql, { bind, transaction });
 }
 
 /** Messages, links to receipts, files, and kept answers in which the person stands. */

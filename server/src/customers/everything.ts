@@ -1,8 +1,10 @@
 import { redactWorkOrder } from "@mechanon/core";
+import { Op, type Sequelize } from "sequelize";
 import { CustomerMerge } from "./model";
 import { Message } from "../messages/model";
 import { VehiclePersonRow, VehicleRow } from "../vehicles/model";
 import { WorkOrderRow } from "../workOrders/model";
+import { askPrepared } from "../db/askPrepared";
 import { findPhotos } from "../photos/photos";
 import type { Deps, Scope } from "../scope";
 import { toVehicle } from "../vehicles/toVehicle";
@@ -32,9 +34,13 @@ export async function everythingAbout(
   ];
   const [visits, messages, photos] = await Promise.all([
     visitsServing(deps.db, businessId, orderIds),
-    Message.findAll({ where: { businessId, workOrderId: orderIds }, order: ["createdAt"] }),
-    findPhotos(deps, businessId, photoIds),
+    Message.findAll({
+      where: { businessId, [Op.or]: [{ workOrderId: orderIds }, { customerId: customer.id }] },
+      order: ["createdAt"],
+    }),
+    findPhotos(deps, businessId, [...photoIds, ...(await photosSent(deps.db, businessId, orderIds))]),
   ]);
+  const asked = await askedBy(deps.db, businessId, customer.id);
   return {
     exportedAt: new Date().toISOString(),
     business: scope.businessName,
@@ -43,8 +49,32 @@ export async function everythingAbout(
     drives: driven.map(({ vehicleId, role }) => ({ vehicleId, role })),
     workOrders: orders.map(({ number, state }) => ({ number, ...redactWorkOrder(state, { rights: [] }) })),
     visits,
-    messages: messages.map(({ recipient, text, status, createdAt }) => ({ recipient, text, status, at: createdAt })),
+    requests: asked,
+    messages: messages.map(({ recipient, text, status, isIncoming, createdAt }) => ({
+      ...{ recipient, text, status, isIncoming, at: createdAt },
+    })),
     photos: photos.map(({ id, type, bytes }) => ({ id, type, base64: bytes.toString("base64") })),
     mergedRecords: merges.map(({ mergedId, mergedAt }) => ({ id: mergedId, mergedAt })),
   };
+}
+
+/** Visits they asked for by themselves. */
+async function askedBy(db: Sequelize, businessId: string, customerId: string): Promise<object[]> {
+  return askPrepared(
+    db,
+    `select asked, status, words, iso(created_at) as at from requests
+     where business_id = $1 and kept_customer(business_id, customer_id) = $2 order by created_at`,
+    [businessId, customerId],
+  );
+}
+
+/** Photos they sent to work of theirs, or with the request it began with. */
+async function photosSent(db: Sequelize, businessId: string, orderIds: readonly string[]): Promise<string[]> {
+  const rows = await askPrepared<{ id: string }>(
+    db,
+    `select photo_id as id from customer_photos where business_id = $1 and (work_order_id = any($2::uuid[]) or request_id in
+       (select id from requests where business_id = $1 and work_order_id = any($2::uuid[]))) order by arrived_at`,
+    [businessId, orderIds],
+  );
+  return rows.map(({ id }) => id);
 }

@@ -23,6 +23,7 @@ export async function viewReceipt(
     row.customerId === null ? null : findCustomer({ businessId }, row.customerId),
     row.vehicleId === null ? null : findVehicle({ businessId }, row.vehicleId),
   ]);
+  const language = customer ? upgradeDetails(customer.details).language : "en";
   return {
     number: row.number,
     business: {
@@ -35,8 +36,8 @@ export async function viewReceipt(
     vehicleName: showVehicle(vehicle),
     plate: vehicle?.plate ?? null,
     odometerMiles: row.state.odometerMiles?.value ?? null,
-    language: customer ? upgradeDetails(customer.details).language : "en",
-    ...receiptOf(row.state),
+    language,
+    ...receiptOf(row.state, language),
   };
 }
 

@@ -232,6 +232,49 @@ describe("a request", () => {
   });
 });
 
+it("a wish that was done on this car before stands there as it was done then, with the same parts, and never twice", async () => {
+  // A car with an oil service that is finished.
+  const [rows] = await server.db.query(
+    `select v.plate, v.region, v.id from work_orders w join vehicles v on v.business_id = w.business_id and v.id = w.vehicle_id,
+       jsonb_array_elements(w.state->'jobs') job
+     where job->>'libraryJobId' = 'oil-service' and job->>'finishedAt' is not null and v.plate is not null limit 1`,
+  );
+  const [before] = rows as { plate: string; region: string; id: string }[];
+  if (!before) throw new Error("the demo has no finished oil service");
+  // It had other parts than the library has by now.
+  await server.db.query(
+    `update work_orders set state = jsonb_set(state, '{jobs}', (select jsonb_agg(jsonb_set(job, '{lines}',
+       (select jsonb_agg(case when line->>'kind' = 'part' then line || '{"brand": "Fennwick", "partNumber": "FW-OLD-7"}' else line end)
+        from jsonb_array_elements(job->'lines') line))) from jsonb_array_elements(state->'jobs') job)) where vehicle_id = '${before.id}' and state->'jobs' <> '[]'`,
+  );
+  const car = { plate: before.plate, region: before.region, vin: "", year: null, make: "", model: "" };
+  const { id } = await askFor(stranger, { phone: "360 555 0196", car, wishIds: ["oil"], words: "Oil and filter" });
+  const { matches } = await opened(id);
+  const { body } = await agree(odile, id, { vehicleId: matches.car?.vehicle.id });
+  const { state } = (await odile.get<WorkOrderView>(`/api/work-orders/${body.workOrderId}`)).body;
+  expect([state.concerns.length, state.jobs.length]).toEqual([1, 1]);
+  const parts = state.jobs[0]?.lines.flatMap((line) => (line.kind === "part" ? [line.partNumber] : []));
+  expect(parts?.length).toBeGreaterThan(1);
+  expect(new Set(parts)).toEqual(new Set(["FW-OLD-7"]));
+});
+
+it("the same request a thousand times is one, and from one address a few dozen are heard at all", async () => {
+  const [time] = await offeredTo(stranger, ["hot"]);
+  if (!time) throw new Error("no time is offered");
+  const id = uuid();
+  const body = askedOf(time, { phone: "360 555 0197", wishIds: ["hot"] });
+  const statuses: number[] = [];
+  for (let batch = 0; batch < 50; batch += 1)
+    statuses.push(
+      ...(await Promise.all(Array.from({ length: 20 }, () => stranger.post(`${ASK}/requests/${id}`, body)))).map(
+        ({ status }) => status,
+      ),
+    );
+  expect(new Set(statuses)).toEqual(new Set([200, 429]));
+  expect(statuses.filter((status) => status === 200).length).toBeLessThanOrEqual(40);
+  expect(await count(`requests where id = '${id}'`)).toBe(1);
+});
+
 it("the page's name is one business's, and the old one leads nowhere", async () => {
   expect((await odile.post("/api/ask-page", { slug: "Lark-Haven" })).body).toMatchObject({ slug: "lark-haven" });
   expect((await stranger.get(ASK)).status).toBe(404);

@@ -20,6 +20,7 @@ export function PagePhotos({ title, ids, photoAt }: PagePhotosProps) {
           key={id}
           source={{ uri: photoAt(id) }}
           alt={`${title}, ${t("ask.photoOf", { number: index + 1 })}`}
+          accessibilityLabel={`${title}, ${t("ask.photoOf", { number: index + 1 })}`}
           style={styles.photo}
         />
       ))}

@@ -127,9 +127,7 @@ export function VisitCard({ visit, view, business }: VisitProps) {
           <Button
             kind="quiet"
             label={visit.wantsEarlier ? "They would not come earlier after all" : "They would come earlier, too"}
-            onPress={() =>
-              sendVisitCommand(visit.id, workOrderId, { type: "wantEarlier", wants: !visit.wantsEarlier })
-            }
+            onPress={() => sendVisitCommand(visit.id, workOrderId, { type: "wantEarlier", wants: !visit.wantsEarlier })}
           />
           <Button kind="quiet" label="Repeat" onPress={() => toggle("repeating")} />
           <Button

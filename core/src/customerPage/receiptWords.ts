@@ -3,7 +3,7 @@ import { showDateIn } from "../languages/momentIn";
 import type { Language } from "../languages/language";
 import { showMoney } from "../money/money";
 import type { receiptContent } from "../payments/receipt";
-import { say } from "./say";
+import { say } from "../customerWords/say";
 
 type ReceiptPayment = z.infer<typeof receiptContent>["payments"][number];
 
