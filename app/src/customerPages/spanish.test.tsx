@@ -34,7 +34,6 @@ function allWords(): string[] {
 }
 
 const order = pageOrderSample({
-  concerns: [],
   found: [
     { title: "Pastillas", grade: "act", note: "", photoIds: ["p"] },
     { title: "Discos", grade: "watch", note: "", photoIds: [] },

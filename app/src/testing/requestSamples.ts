@@ -97,7 +97,7 @@ export function pageOrderSample(over: Partial<PageOrder> = {}): PageOrder {
     number: 1042,
     car: "2014 Fennick Rover",
     openedAt: "2026-12-04T08:00:00.000Z",
-    concerns: ["Zumba"],
+    concerns: [{ en: "It hums", es: "Zumba" }],
     visits: [pageVisitSample()],
     found: [],
     soundCount: 0,

@@ -31,7 +31,8 @@ const pageOrder = z.object({
   number: z.number().int(),
   car: z.string(),
   openedAt: z.string(),
-  concerns: z.array(z.string()),
+  /** In our words, or as the customer picked them. */
+  concerns: z.array(z.object({ en: z.string(), es: z.string() })),
   visits: z.array(pageVisit),
   /** What was found, the worst first. */
   found: z.array(

@@ -240,7 +240,7 @@ describe("words and photos", () => {
     });
     const { words } = (await show(page)).orders[0] ?? { words: [] };
     expect(words.map(({ isOurs }) => isOurs)).toEqual([false, true]);
-    expect(words.map(({ text }) => text)).toEqual(["The gate is open", "Larkhaven Driveway Garage: Thank you"]);
+    expect(words.map(({ text }) => text)).toEqual(["The gate is open", "Thank you"]);
     const sheet = await findSheet(odile, "Noor Haddad-Bell");
     const theirs = sheet.openWork[0]?.id ?? uuid();
     expect(codeOf(await stranger.post(`${page}/messages`, { messageId: uuid(), text: "x", workOrderId: theirs }))).toBe(

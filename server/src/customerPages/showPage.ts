@@ -82,7 +82,7 @@ export async function showPage(
     callOffFeeCents: settings.visits.callOffFeeCents,
     callOffHours: settings.visits.callOffHours,
     requests: request && request.status !== "agreed" ? [await requestSeen(db, businessId, request, settings)] : [],
-    orders: rows.map((row) => orderSeen(row, settings, people, now)),
+    orders: rows.map((row) => orderSeen(row, { settings, businessName, people }, now)),
   };
 }
 
@@ -118,10 +118,30 @@ async function requestSeen(
   };
 }
 
+interface OrderAround {
+  settings: BusinessSettings;
+  businessName: string;
+  /** First names by id. */
+  people: ReadonlyMap<string, string>;
+}
+
+/** A concern in both languages, where a wish that is published stands for it. */
+function concernSeen(
+  { text, phraseId }: { text: string; phraseId: string | null },
+  { requests }: BusinessSettings,
+): { en: string; es: string } {
+  const wish = requests.wishes.find((each) => (phraseId !== null && each.phraseId === phraseId) || each.en === text);
+  return { en: text, es: wish?.es ?? text };
+}
+
+function withoutName(text: string, businessName: string): string {
+  const name = `${businessName}: `;
+  return text.startsWith(name) ? text.slice(name.length) : text;
+}
+
 function orderSeen(
   { id, number, openedAt, vehicle, words, photoIds, isQuoteSent, receipt, ...row }: OrderRow,
-  settings: BusinessSettings,
-  people: ReadonlyMap<string, string>,
+  { settings, businessName, people }: OrderAround,
   now: Date,
 ): PageOrder {
   const state = upgradeWorkOrder(row.state);
@@ -135,7 +155,7 @@ function orderSeen(
     number,
     car: vehicle === null ? "" : showVehicle(vehicle),
     openedAt,
-    concerns: state.concerns.map(({ text }) => text),
+    concerns: state.concerns.map((concern) => concernSeen(concern, settings)),
     visits: visits.map((visit) => ({
       id: visit.id,
       standing: visitStanding(visit),
@@ -149,7 +169,8 @@ function orderSeen(
     })),
     ...workSeenByCustomer(state, settings.inspection, isShown),
     receipt: hasReceipt ? `/r/${receipt.token}` : null,
-    words,
+    // A text says whose it is; the page is theirs.
+    words: words.map((said) => ({ ...said, text: withoutName(said.text, businessName) })),
     photoIds,
   };
 }

@@ -25,7 +25,7 @@ const ANSWERS = { yes: "mine.answerYes", later: "mine.answerLater", no: "mine.an
 
 /** One repair: its visits, what was found, the work with its prices, the money, and what was written. */
 export function OrderPart({ order, page, token, acts }: OrderPartProps) {
-  const { t } = useSpeaking();
+  const { language, t } = useSpeaking();
   const { id, number, car, visits, concerns, receipt, photoIds, words } = order;
   const photoAt = (photoId: string): string => addressOf(routes.pagePhoto.path, { token, id: photoId });
   return (
@@ -33,7 +33,9 @@ export function OrderPart({ order, page, token, acts }: OrderPartProps) {
       {visits.map((visit) => (
         <VisitPart key={visit.id} visit={visit} page={page} token={token} acts={acts} />
       ))}
-      {concerns.length > 0 ? <Words>{`${t("mine.concerns")}: ${concerns.join(" · ")}`}</Words> : null}
+      {concerns.length > 0 ? (
+        <Words>{`${t("mine.concerns")}: ${concerns.map((each) => each[language]).join(" · ")}`}</Words>
+      ) : null}
       <Found order={order} photoAt={photoAt} />
       <Work order={order} />
       {receipt === null ? null : (
