@@ -51,6 +51,8 @@ export async function startServers(more: Record<string, string> = {}): Promise<S
     STANDINS_URL: standins,
     LOG_LEVEL: "error",
     MESSENGER_SECRET,
+    // What runs late or is tomorrow depends on when the journeys run.
+    TELLS_BY_CLOCK: "false",
     OUTSIDE_TIMEOUT_MS: "1500",
     ...more,
     PHOTOS_FOLDER: join(tmpdir(), `mechanon-photos-${database}`),

@@ -24,6 +24,8 @@ const environment = z.object({
   OUTSIDE_TIMEOUT_MS: z.coerce.number().int().positive().default(3000),
   /** By which the message service proves who it is when it tells of replies; without one nothing is taken from it. */
   MESSENGER_SECRET: z.string().min(16).optional(),
+  /** Whether the clock tells customers by itself; tests tell the time themselves. */
+  TELLS_BY_CLOCK: z.stringbool().default(true),
   /** How long who sent an order or a charge is left to hear the answer, before the queue asks what became of it. */
   SETTLE_AFTER_MS: z.coerce.number().int().positive().default(20_000),
 });
@@ -48,6 +50,7 @@ const settled = environment.transform((read) => ({
       : { bucket: read.PHOTOS_S3_BUCKET, endpoint: read.PHOTOS_S3_ENDPOINT ?? null, region: read.PHOTOS_S3_REGION },
   logLevel: read.LOG_LEVEL,
   outsideTimeoutMs: read.OUTSIDE_TIMEOUT_MS,
+  tellsByClock: read.TELLS_BY_CLOCK,
   messengerSecret: read.MESSENGER_SECRET ?? null,
   settleAfterMs: read.SETTLE_AFTER_MS,
 }));

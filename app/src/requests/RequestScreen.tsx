@@ -109,6 +109,7 @@ function Request({ request, matches, business }: RequestProps) {
           {open === "decline" ? <DeclineRequest id={request.id} onDone={() => router.navigate("/requests")} /> : null}
         </>
       ) : null}
+      <Button kind="quiet" label="All requests and replies" onPress={() => router.navigate("/requests")} />
     </Screen>
   );
 }

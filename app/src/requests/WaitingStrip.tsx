@@ -49,7 +49,7 @@ export function stripOf({ requests, messages, justTaken }: Waiting): {
   ].filter((part) => part !== "");
   return {
     line: parts.length === 0 ? null : parts.join(" · "),
-    href: requests.length === 1 && first && messages.length === 0 ? `/requests/${first.id}` : "/requests",
+    href: requests.length === 1 && first ? `/requests/${first.id}` : "/requests",
   };
 }
 

@@ -42,7 +42,7 @@ describe("the strip", () => {
       "tells of replies beside it",
       { ...none, requests: [requestSample()], messages: [openMessage()] },
       "Perpetua Sand asks for a visit: Oil change is due, It hums · 1 message to see to",
-      "/requests",
+      "/requests/request-1",
     ],
     ["tells who took it", { ...none, justTaken: [taken] }, "Tomas took Perpetua Sand’s request", "/requests"],
   ])("%s", (_name, waiting, line, href) => expect(stripOf(waiting)).toEqual({ line, href }));

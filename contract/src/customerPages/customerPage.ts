@@ -6,7 +6,8 @@ import { route } from "../route";
 import { tokenField } from "../schedule/newTimePage";
 
 const MOST_WORDS = 1000;
-const MOST_PHOTO_BYTES = 10 * 1024 * 1024;
+/** The page sends smaller ones. */
+const MOST_PHOTO_BYTES = 5 * 1024 * 1024;
 
 /** A visit as its customer sees it. */
 const pageVisit = z.object({

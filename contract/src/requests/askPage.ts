@@ -11,7 +11,8 @@ export const slugField = z
   .toLowerCase()
   .regex(/^[a-z0-9][a-z0-9-]{2,39}$/, "3 to 40 small letters, digits and dashes");
 
-const MOST_PHOTO_BYTES = 10 * 1024 * 1024;
+/** The page sends smaller ones. */
+const MOST_PHOTO_BYTES = 5 * 1024 * 1024;
 const slugParams = z.object({ slug: slugField });
 const wanted = { place: typedPlace, wishIds: z.array(textField(60).min(1)).max(20) };
 

@@ -296,3 +296,33 @@ it("speaks the language its customer picked, from then on everywhere", async () 
   expect((await findSheet(odile, "Idioma Vega")).customer.language).toBe("es");
   expect(await offeredTo(stranger)).not.toEqual([]);
 });
+
+it("erased with its customer: request, words, photos, links and codes", async () => {
+  const { page, workOrderId } = await booked({ name: "Gone Tomorrow" });
+  await stranger.post(`${page}/codes`, { way: 0 });
+  await stranger.post(`${page}/messages`, { messageId: uuid(), text: "It is by the elm", workOrderId });
+  await stranger.send("POST", `${page}/new-photos/${uuid()}`, new Uint8Array(jpegOf()), {
+    "Content-Type": "image/jpeg",
+  });
+  const { customer } = await findSheet(odile, "Gone Tomorrow");
+  const left = async (): Promise<number[]> => {
+    const counts = [
+      `requests where customer_id = '${customer.id}'`,
+      `messages where customer_id = '${customer.id}' or work_order_id = '${workOrderId}' or text like '%elm%'`,
+      `customer_photos where work_order_id = '${workOrderId}'`,
+      `directory.page_links where customer_id = '${customer.id}' or work_order_id = '${workOrderId}'`,
+      `customer_codes where customer_id = '${customer.id}'`,
+    ].map((of) => `(select count(*)::int from ${of})`);
+    const [rows] = await server.db.query(`select array[${counts.join(", ")}] as counts`);
+    return (rows as { counts: number[] }[])[0]?.counts ?? [];
+  };
+  expect((await left()).every((count) => count > 0)).toBe(true);
+  const { body: all } = await odile.get<{ requests: unknown[]; photos: unknown[] }>(
+    `/api/customers/${customer.id}/everything`,
+  );
+  expect([all.requests.length, all.photos.length]).toEqual([1, 1]);
+  await server.db.query(`update work_orders set waits_for = null, due_cents = 0 where id = '${workOrderId}'`);
+  expect((await odile.post(`/api/customers/${customer.id}/erase`, { version: customer.version })).status).toBe(200);
+  expect(await left()).toEqual([0, 0, 0, 0, 0]);
+  expect(codeOf(await stranger.get(page))).toBe("page/not-found");
+});

@@ -67,7 +67,7 @@ export async function showPage(
   const { name: businessName, timeZone, settings } = await rules.now(businessId);
   const customer = customerId === null ? null : await findCustomer({ businessId }, customerId);
   const details = customer && upgradeDetails(customer.details);
-  const request = requestId !== null && workOrderId === null ? await findRequest(db, businessId, requestId) : null;
+  const request = requestId === null ? null : await findRequest(db, businessId, requestId);
   const rows = await askPrepared<OrderRow>(db, ORDERS, [businessId, workOrderId, isProven ? customerId : null]);
   const people = await mechanicNames(db, businessId);
   return {
@@ -76,12 +76,13 @@ export async function showPage(
     timeZone,
     askSlug: settings.requests.isOpen ? await slugOf(db, businessId) : null,
     language: details?.language ?? request?.asked.language ?? LANGUAGES[0],
-    name: firstName(customer?.name ?? request?.asked.name ?? ""),
+    // Whoever asked is told no name but the one they gave, until they prove whose it is.
+    name: firstName((isProven ? customer?.name : (request?.asked.name ?? customer?.name)) ?? ""),
     isProven,
     ways: details && !isProven ? waysShown(waysToProve(details)) : [],
     callOffFeeCents: settings.visits.callOffFeeCents,
     callOffHours: settings.visits.callOffHours,
-    requests: request && request.status !== "agreed" ? [await requestSeen(db, businessId, request, settings)] : [],
+    requests: request && workOrderId === null ? [await requestSeen(db, businessId, request, settings)] : [],
     orders: rows.map((row) => orderSeen(row, { settings, businessName, people }, now)),
   };
 }

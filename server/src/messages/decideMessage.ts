@@ -29,7 +29,9 @@ export async function decideMessage(
           "message/settled",
           "Somebody else saw to this message first. Nothing was changed; look at it once more.",
         );
-      await message.update({ status: open as "waiting" | "dropped", lastError: null }, { transaction });
+      // The service has it under its key already: what did not arrive goes under another.
+      const attempt = message.attempt + (message.status === "failed" ? 1 : 0);
+      await message.update({ status: open as "waiting" | "dropped", lastError: null, attempt }, { transaction });
       if (decision === "send") await sendKept(db, businessId, id, transaction);
     }
     await tellOfMessage(db, message, transaction);

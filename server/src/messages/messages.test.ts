@@ -224,7 +224,12 @@ describe("what becomes of a message", () => {
       customerName: "Failed Once",
     });
     expect((await odile.post(`/api/messages/${message?.id}/decision`, { decision: "send" })).status).toBe(200);
-    expect(["waiting", "sent"]).toContain((await messagesOf(workOrderId, "booked"))[0]?.status);
+    await until(
+      () => server.sentMessages(),
+      (all) => all.some(({ key }) => key === `${businessId}/${message?.id}/1`),
+    );
+    await tell({ what: "delivered", key: `${businessId}/${message?.id}/1` });
+    expect(await messagesOf(workOrderId, "booked")).toMatchObject([{ status: "delivered" }]);
   });
 
   it("goes out once, though its answer is lost and the service was down in between", async () => {

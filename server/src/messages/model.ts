@@ -8,7 +8,7 @@ import {
 } from "sequelize";
 import type { MessageKind } from "@mechanon/core";
 import type { MessageStatus } from "@mechanon/contract";
-import { key, no, text, now } from "../db/columns";
+import { key, no, none, text, now } from "../db/columns";
 import { tenant } from "../db/tenantModel";
 
 export class Message extends Model<InferAttributes<Message>, InferCreationAttributes<Message>> {
@@ -30,6 +30,8 @@ export class Message extends Model<InferAttributes<Message>, InferCreationAttrib
   declare lastError: CreationOptional<string | null>;
   declare createdAt: CreationOptional<Date>;
   declare sentAt: CreationOptional<Date | null>;
+  /** How often it was sent once more. */
+  declare attempt: CreationOptional<number>;
   declare deliveredAt: CreationOptional<Date | null>;
   declare answeredAt: CreationOptional<Date | null>;
 }
@@ -52,6 +54,7 @@ export function defineMessages(sequelize: Sequelize): void {
     lastError: DataTypes.TEXT,
     createdAt: now(),
     sentAt: DataTypes.DATE,
+    attempt: none(),
     deliveredAt: DataTypes.DATE,
     answeredAt: DataTypes.DATE,
   });

@@ -29,7 +29,7 @@ export async function sendMessage(
   const { recipient: to, subject, text } = message;
   const channel = message.channel === "mail" ? "mail" : "text";
   try {
-    await outside.messenger.send(`${businessId}/${id}`, { channel, to, subject: subject ?? null, text });
+    await outside.messenger.send(keyOf(message), { channel, to, subject: subject ?? null, text });
   } catch (error) {
     await message.update({ lastError: "The message service does not answer; it is tried again." });
     throw error;
@@ -42,6 +42,11 @@ export async function sendMessage(
     );
     if (sent > 0) await tellOfMessage(db, message, transaction);
   });
+}
+
+/** Under which the message service has it: once for each time somebody wants it sent. */
+function keyOf({ businessId, id, attempt }: Message): string {
+  return attempt === 0 ? `${businessId}/${id}` : `${businessId}/${id}/${attempt}`;
 }
 
 /** Whether whoever it goes to said no since it was written. */

@@ -2,6 +2,8 @@ import pg from "pg";
 import { QueryTypes } from "sequelize";
 import { v7 as uuid } from "uuid";
 import type { BusinessView } from "@mechanon/contract";
+import { ASK } from "../testing/asking";
+import { jpegOf } from "../testing/pictures";
 import { startTestServer, type TestPerson, type TestServer } from "../testing/testServer";
 import { maintain } from "./maintenance";
 
@@ -48,6 +50,30 @@ it("has months of history ahead, made once", async () => {
   await server.db.query("drop table " + (await lastMonth()));
   await maintained();
   expect(await count(months)).toBe(before);
+});
+
+it("lets go of photos nobody sent a request for, a day later", async () => {
+  const [sent, unsent, young] = [uuid(), uuid(), uuid()];
+  const requestId = uuid();
+  const stranger = server.stranger();
+  const add = (request: string, photo: string): Promise<unknown> =>
+    stranger.send("POST", `${ASK}/requests/${request}/photos/${photo}`, new Uint8Array(jpegOf()), {
+      "Content-Type": "image/jpeg",
+    });
+  await add(requestId, sent);
+  await add(uuid(), unsent);
+  await add(uuid(), young);
+  await server.db.query(
+    `insert into requests (business_id, id, asked, asked_hash, status, work_order_id, visit_id, new_customer_id, new_vehicle_id)
+     select business_id, '${requestId}', '{}', '', 'waiting', gen_random_uuid(), gen_random_uuid(), gen_random_uuid(), gen_random_uuid()
+     from customer_photos where photo_id = '${sent}'`,
+  );
+  await server.db.query(
+    `update customer_photos set arrived_at = now() - interval '2 days' where photo_id in ('${sent}', '${unsent}')`,
+  );
+  await maintained();
+  expect(await count(`photos where id in ('${sent}', '${unsent}', '${young}')`)).toBe(2);
+  expect(await count(`customer_photos where photo_id = '${unsent}'`)).toBe(0);
 });
 
 async function lastMonth(): Promise<string> {

@@ -71,7 +71,10 @@ export async function startWorker(deps: Deps): Promise<{ stop(): Promise<void> }
           await addJob(BEHIND_TASK, {}, { queueName: BEHIND_TASK });
       },
     },
-    crontab: `17 3 * * * ${MAINTENANCE_TASK}\n*/5 * * * * ${TELL_TIMES_TASK}`,
+    crontab: [
+      `17 3 * * * ${MAINTENANCE_TASK}`,
+      ...(config.tellsByClock ? [`*/5 * * * * ${TELL_TIMES_TASK}`] : []),
+    ].join("\n"),
   });
   // Of several servers that start at once, one does it.
   for (const task of [BEHIND_TASK, MAINTENANCE_TASK]) await runner.addJob(task, {}, { queueName: task, jobKey: task });

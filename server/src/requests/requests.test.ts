@@ -161,6 +161,8 @@ describe("a request", () => {
     expect((await listed(wren)).find((each) => each.id === id)).toMatchObject({ status: "agreed", workOrderId });
     const page = (await stranger.get<CustomerPage>(`/api/public/pages/${token}`)).body;
     expect(page.orders.map(({ id: order }) => order)).toEqual([workOrderId]);
+    // Whoever typed her phone is not told her name by it.
+    expect([page.name, JSON.stringify(page).includes("Maren")]).toEqual(["M.", false]);
     expect(await count(`messages where work_order_id = '${workOrderId}' and kind = 'booked'`)).toBeGreaterThan(0);
   });
 

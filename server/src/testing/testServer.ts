@@ -67,6 +67,7 @@ export async function startTestServer(over: Record<string, string> = {}): Promis
     OUTSIDE_TIMEOUT_MS: "400",
     SETTLE_AFTER_MS: "60000",
     MESSENGER_SECRET,
+    TELLS_BY_CLOCK: "false",
     WEB_DIR: "/nonexistent",
     PHOTOS_FOLDER: join(tmpdir(), `mechanon-photos-${database}`),
     ...over,

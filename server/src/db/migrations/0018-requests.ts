@@ -117,6 +117,8 @@ alter table messages
   add column customer_id uuid,
   add column request_id uuid,
   add column visit_id uuid,
+  -- Of one that did not arrive and is sent once more.
+  add column attempt integer not null default 0,
   add column delivered_at timestamptz,
   -- Of one that came in: when somebody saw to it.
   add column answered_at timestamptz,
