@@ -25,6 +25,7 @@ beforeAll(async () => {
     PHOTOS_FOLDER: config.photosFolder,
     WEB_DIR: "/nonexistent",
     LOG_LEVEL: "silent",
+    TELLS_BY_CLOCK: "false",
     OUTSIDE_TIMEOUT_MS: "400",
     SETTLE_AFTER_MS: "500",
   };
@@ -119,6 +120,35 @@ it("loses nothing it acknowledged and does nothing twice, killed again and again
   for (const id of charges) expect(keys.filter((key) => key.endsWith(`/${id}`))).toHaveLength(1);
   expect(givenUp.filter((id) => keys.some((key) => key.endsWith(`/${id}`)))).toEqual([]);
   expect(settled.state.payments.filter(({ id }) => givenUp.includes(id))).toEqual([]);
+}, 180_000);
+
+it("sends each message once, though the server is killed while it sends and the service's answers are lost", async () => {
+  const MESSAGES = 12;
+  const order = (await openOrders(odile)).find(({ customerName }) => customerName === "Maren Oyelaran");
+  const ids: string[] = [];
+  await server.fault("messages", "answerLost", MESSAGES);
+  for (let index = 0; index < MESSAGES; index++) {
+    const messageId = uuid();
+    // One whose answer is lost to the kill is sent again under its id, as a device does.
+    const body = { messageId, text: `Word ${index}`, answers: null };
+    const sending = persist(`/api/work-orders/${order?.id ?? ""}/messages`, body);
+    if (index % 5 === 4) {
+      await victim.kill();
+      victim = await startProcess("server/src/main.ts", victimEnv);
+    }
+    expect((await sending).status).toBe(200);
+    ids.push(messageId);
+  }
+  await server.fault("messages", "none");
+  const arrived = async (): Promise<string[]> =>
+    (await server.sentMessages()).map(({ key }) => key.split("/")[1] ?? "");
+  const all = await until(arrived, (sent) => ids.every((id) => sent.includes(id)), 1200);
+  for (const id of ids) expect(all.filter((each) => each === id)).toHaveLength(1);
+  const states = async (): Promise<Set<string>> => {
+    const { body } = await odile.get<WorkOrderView>(`/api/work-orders/${order?.id ?? ""}`);
+    return new Set(body.messages.filter(({ id }) => ids.includes(id)).map(({ status }) => status));
+  };
+  expect(await until(states, (found) => !found.has("waiting"), 1200)).not.toContain("waiting");
 }, 180_000);
 
 function freePort(): Promise<number> {
