@@ -55,6 +55,7 @@ describe("lines of the folded sheet", () => {
     expect(linesOf(viewSample())).toEqual({
       visits: "No visit yet",
       check: "Not started",
+      messages: "Nothing yet",
       quote: "No job yet",
       parts: "None",
       work: "Nothing agreed yet",
