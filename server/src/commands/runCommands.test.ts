@@ -244,7 +244,7 @@ function requestsOwn(asked: [connection: unknown, text: string][]): string[] {
 const isFrame = (text: string): boolean => /^(begin|commit)/i.test(text);
 const isQueues = (text: string): boolean =>
   !/insert into messages|with dropped as/.test(text) &&
-  /graphile_worker|pg_try_advisory|from "?message|from "customers"|update "?message/i.test(text);
+  /graphile_worker|pg_try_advisory|from "?message|update "?message/i.test(text);
 
 function textOf(asked: unknown): string {
   if (typeof asked === "string") return asked;

@@ -1,7 +1,6 @@
-import { mayMail, mayText, upgradeDetails } from "@mechanon/core";
+import { mayMail, mayText, upgradeDetails, type CustomerDetails } from "@mechanon/core";
 import type { Sequelize } from "sequelize";
 import { z } from "zod";
-import { CustomerRow } from "../customers/model";
 import { askPrepared } from "../db/askPrepared";
 import type { Deps } from "../scope";
 import { Message } from "./model";
@@ -49,21 +48,21 @@ function keyOf({ businessId, id, attempt }: Message): string {
   return attempt === 0 ? `${businessId}/${id}` : `${businessId}/${id}/${attempt}`;
 }
 
-/** Whether whoever it goes to said no since it was written. */
-async function isUnwelcome(
-  db: Sequelize,
-  { businessId, customerId, channel, kind, recipient }: Message,
-): Promise<boolean> {
+const WELCOME = `
+  select c.details, stopped.reach is not null as "isStopped" from messages m
+  left join customers c on c.business_id = m.business_id and c.id = kept_customer(m.business_id, m.customer_id)
+  left join stopped_reaches stopped on stopped.business_id = m.business_id and stopped.reach = m.recipient
+  where m.business_id = $1 and m.id = $2`;
+
+/** Whether whoever it goes to said no since it was written: a customer by what is kept of them, others by STOP. */
+async function isUnwelcome(db: Sequelize, { businessId, id, channel, kind }: Message): Promise<boolean> {
   // Words of a person answer somebody who wrote.
   if (kind === null) return false;
-  if (!customerId) return isStopped(db, businessId, recipient);
-  const customer = await CustomerRow.findOne({ where: { businessId, id: customerId } });
-  if (!customer) return false;
-  const details = upgradeDetails(customer.details);
+  const [found] = await askPrepared<{ details: CustomerDetails | null; isStopped: boolean }>(db, WELCOME, [
+    businessId,
+    id,
+  ]);
+  if (!found?.details) return found?.isStopped ?? false;
+  const details = upgradeDetails(found.details);
   return channel === "text" ? !mayText(details) : !mayMail(details);
-}
-
-async function isStopped(db: Sequelize, businessId: string, reach: string): Promise<boolean> {
-  const ask = "select 1 from stopped_reaches where business_id = $1 and reach = $2";
-  return (await askPrepared(db, ask, [businessId, reach])).length > 0;
 }

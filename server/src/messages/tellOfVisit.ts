@@ -18,6 +18,8 @@ import { tellCustomer, type TellDeps } from "./tellCustomer";
 const SERVED = `
   with dropped as (
     update messages set status = 'dropped' where business_id = $1 and visit_id = $4 and status = 'asks' and $5
+  ), let_go as (
+    delete from held_times where business_id = $1 and held_for = any($6::uuid[])
   )
   select distinct on (c.id) w.id as "workOrderId", c.id as "customerId", c.name, c.details, to_jsonb(v) as vehicle,
     (select name from people where business_id = $1 and id = $3) as mechanic
@@ -41,6 +43,8 @@ export interface VisitTelling {
   key?: string;
   /** What was to be told of the visit, and waits for somebody's yes, is not so any more. */
   dropsAsking?: boolean;
+  /** What times were held for that are let go with it: one statement less. */
+  letsGo?: readonly string[];
   /** Of a drive, or how late it is. */
   minutes?: number;
 }
@@ -50,7 +54,7 @@ export async function tellOfVisit(
   deps: TellDeps,
   scope: Pick<Scope, "businessId" | "timeZone">,
   visit: Pick<VisitState, "id" | "workOrderIds" | "mechanicId" | "startsAt">,
-  { kind, key = `${visit.id}/${visit.startsAt}`, minutes, dropsAsking = false }: VisitTelling,
+  { kind, key = `${visit.id}/${visit.startsAt}`, minutes, dropsAsking = false, letsGo = [] }: VisitTelling,
   transaction: Transaction,
 ): Promise<number> {
   if (deps.isQuiet) return 0;
@@ -59,7 +63,7 @@ export async function tellOfVisit(
   const served = await askPrepared<Served>(
     deps.db,
     SERVED,
-    [businessId, workOrderIds, mechanicId, visitId, dropsAsking],
+    [businessId, workOrderIds, mechanicId, visitId, dropsAsking, letsGo],
     transaction,
   );
   let queued = 0;

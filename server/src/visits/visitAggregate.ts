@@ -48,10 +48,11 @@ export const visitAggregate: Aggregate<VisitState, VisitCommand, object> = {
   },
 
   async effects(run, before, after, command) {
-    await tellOf(run, before, after, command);
+    const isTimed = command.type === "bookVisit" || command.type === "moveVisit";
+    const held = isTimed ? [after.id, ...after.workOrderIds] : [];
+    const isTold = await tellOf(run, before, after, command, held);
+    if (!isTold && held.length > 0) await letGo(run.deps.db, run.scope.businessId, held, run.transaction);
     if (before && (command.type === "cancelVisit" || command.type === "moveVisit")) await tellOfGap(run, before, after);
-    if (command.type === "bookVisit" || command.type === "moveVisit")
-      await letGo(run.deps.db, run.scope.businessId, [after.id, ...after.workOrderIds], run.transaction);
   },
 };
 
@@ -139,14 +140,18 @@ function tellingOf(before: VisitState | null, after: VisitState, command: VisitC
   }
 }
 
+/** @param letsGo - what times were held for that go with it. @returns Whether anything was told, and those let go. */
 async function tellOf(
   { deps, scope, transaction, begun }: Run,
   before: VisitState | null,
   after: VisitState,
   command: VisitCommand,
-): Promise<void> {
+  letsGo: readonly string[],
+): Promise<boolean> {
   const telling = tellingOf(before, after, command);
-  if (!telling || deps.isQuiet) return;
+  if (!telling || deps.isQuiet) return false;
   const settings = await deps.rules.settingsAt(scope.businessId, begun.settingsVersion, transaction);
-  await tellOfVisit({ ...deps, rulesNow: { name: scope.businessName, settings } }, scope, after, telling, transaction);
+  const rulesNow = { name: scope.businessName, settings };
+  await tellOfVisit({ ...deps, rulesNow }, scope, after, { ...telling, letsGo }, transaction);
+  return true;
 }
