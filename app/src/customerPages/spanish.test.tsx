@@ -66,6 +66,7 @@ const request = (status: "waiting" | "offered" | "declined" | "withdrawn") => ({
     offered: [TIME],
     answer: "",
     photoIds: [],
+    said: [],
   },
 });
 const newTime = {

@@ -26,6 +26,9 @@ const pageVisit = z.object({
 });
 export type PageVisit = z.infer<typeof pageVisit>;
 
+/** What somebody wrote. */
+const pageWords = z.object({ id: z.string(), isOurs: z.boolean(), text: z.string(), at: z.string() });
+
 /** A repair as its customer sees it, at every stage. */
 const pageOrder = z.object({
   id: z.string(),
@@ -54,7 +57,7 @@ const pageOrder = z.object({
   paidCents: z.number().int(),
   /** The address of the receipt that was sent; null: none, or it ended. */
   receipt: z.string().nullable(),
-  words: z.array(z.object({ id: z.string(), isOurs: z.boolean(), text: z.string(), at: z.string() })),
+  words: z.array(pageWords),
   photoIds: z.array(z.string()),
 });
 export type PageOrder = z.infer<typeof pageOrder>;
@@ -70,6 +73,8 @@ const pageRequest = z.object({
   time: askedTime,
   offered: z.array(askedTime),
   answer: z.string(),
+  /** What was written to and fro since. */
+  said: z.array(pageWords),
   photoIds: z.array(z.string()),
 });
 

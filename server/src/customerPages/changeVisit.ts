@@ -1,12 +1,11 @@
-import { changeUntil, upgradeVisit, type AskedTime, type VisitCommand, type VisitState } from "@mechanon/core";
+import { changeUntil, type AskedTime, type VisitCommand, type VisitState } from "@mechanon/core";
 import { NOBODY } from "../access/nobody";
-import { askPrepared } from "../db/askPrepared";
 import { AppError } from "../errors/appError";
 import { timesForVisit } from "../schedule/timesForVisit";
 import type { Deps, Scope } from "../scope";
 import { runVisitCommands } from "../visits/service";
 import type { FoundPage } from "./findPage";
-import { showPage } from "./showPage";
+import { shownVisit } from "./shown";
 
 type VisitDeps = Pick<Deps, "db" | "rules" | "outside" | "config">;
 
@@ -19,29 +18,11 @@ async function customersScope({ rules }: Pick<Deps, "rules">, { businessId }: Fo
   return { businessId, businessName, timeZone, actor: { id: NOBODY, name: businessName, rights: [] } };
 }
 
-/** A visit the page shows. @throws {AppError} `page/not-proven` for any other. */
-async function visitOfPage(deps: VisitDeps, page: FoundPage, id: string): Promise<VisitState> {
-  const shown = await showPage(deps, page, new Date());
-  const [row] = shown.orders.some(({ visits }) => visits.some((visit) => visit.id === id))
-    ? await askPrepared<{ state: Readonly<Record<string, unknown>> }>(
-        deps.db,
-        "select state from visits where business_id = $1 and id = $2",
-        [page.businessId, id],
-      )
-    : [];
-  if (!row) throw notShown();
-  return upgradeVisit(row.state);
-}
-
-export function notShown(): AppError {
-  return new AppError("page/not-proven", "This page does not show that. Prove who you are to see everything of yours.");
-}
-
-/** The same where the owner still lets customers change it. @throws {AppError} `page/too-late`. */
+/** A visit the page shows and the owner still lets its customer change. @throws {AppError} `page/too-late`. */
 async function changeable(deps: VisitDeps, page: FoundPage, id: string): Promise<VisitState> {
-  const visit = await visitOfPage(deps, page, id);
+  const { visit, isShared } = await shownVisit(deps.db, page, id);
   const { settings } = await deps.rules.now(page.businessId);
-  if (changeUntil(visit, settings.requests.changeHours, new Date().toISOString()) === null)
+  if (isShared || changeUntil(visit, settings.requests.changeHours, new Date().toISOString()) === null)
     throw new AppError(
       "page/too-late",
       "It is too late to change this visit here. Nothing was changed; please call us.",
@@ -66,7 +47,7 @@ export async function moveOnPage(
   id: string,
   { commandId, time }: { commandId: string; time: AskedTime },
 ): Promise<void> {
-  const visit = await visitOfPage(deps, page, id);
+  const { visit } = await shownVisit(deps.db, page, id);
   // Sent once more after the answer was lost.
   if (visit.startsAt === time.startsAt && visit.mechanicId === time.mechanicId) return;
   const offered = await timesOfVisit(deps, page, id);
@@ -85,7 +66,7 @@ export async function callOffOnPage(
   id: string,
   { commandId, words }: { commandId: string; words: string },
 ): Promise<void> {
-  const visit = await visitOfPage(deps, page, id);
+  const { visit } = await shownVisit(deps.db, page, id);
   if (visit.cancelledAt !== null) return;
   await changeable(deps, page, id);
   await run(deps, page, id, commandId, { type: "cancelVisit", why: "customer", words });
@@ -98,7 +79,7 @@ export async function wantEarlierOnPage(
   id: string,
   { commandId, wants }: { commandId: string; wants: boolean },
 ): Promise<void> {
-  await visitOfPage(deps, page, id);
+  await shownVisit(deps.db, page, id);
   await run(deps, page, id, commandId, { type: "wantEarlier", wants });
 }
 

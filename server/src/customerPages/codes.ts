@@ -1,5 +1,5 @@
 import { randomBytes, randomInt, timingSafeEqual } from "node:crypto";
-import { mayMail, mayText, upgradeDetails, type CustomerDetails, type MessageWay } from "@mechanon/core";
+import { mayMail, mayText, say, upgradeDetails, type CustomerDetails, type MessageWay } from "@mechanon/core";
 import type { Sequelize } from "sequelize";
 import { v7 as uuid } from "uuid";
 import { findCustomer } from "../customers/service";
@@ -7,13 +7,12 @@ import { askPrepared } from "../db/askPrepared";
 import { AppError } from "../errors/appError";
 import { queueMessage } from "../messages/service";
 import type { Deps } from "../scope";
-import { sayCode } from "./sayCode";
 import { hashOf, type FoundPage } from "./findPage";
 
 const MINUTES_OPEN = 10;
 const MOST_TRIES = 5;
 /** Who proved it once is asked again the next day. */
-const HOURS_PROVEN = 24;
+export const HOURS_PROVEN = 24;
 /** Whoever asks for more in an hour is no customer in a hurry. */
 const MOST_CODES = 5;
 
@@ -64,8 +63,7 @@ export async function sendCode(
       [businessId, token, customerId, hashOf(`${token}/${code}`)],
       transaction,
     );
-    const words = sayCode(details.language, { business: name, code, minutes: MINUTES_OPEN });
-    const { subject } = words;
+    const values = { business: name, code, minutes: MINUTES_OPEN };
     await queueMessage(
       db,
       { businessId },
@@ -76,8 +74,8 @@ export async function sendCode(
         workOrderId: null,
         kind: null,
         ...way,
-        subject: way.channel === "mail" ? subject : null,
-        text: words.text,
+        subject: way.channel === "mail" ? say(details.language, "code.subject", values) : null,
+        text: say(details.language, "code.text", values),
       },
       transaction,
     );

@@ -1,7 +1,7 @@
 import { v7 as uuid } from "uuid";
 import type { AskedTime } from "@mechanon/core";
 import type { CustomerPage, NewTime, OpenMessage } from "@mechanon/contract";
-import { askFor, offeredTo } from "../testing/asking";
+import { askFor, offeredTo, wellAhead } from "../testing/asking";
 import { sendToVisit } from "../testing/booking";
 import { jpegOf } from "../testing/pictures";
 import {
@@ -32,7 +32,7 @@ interface Booked {
 }
 let phone = 1200;
 /** Somebody who asked and was agreed to. */
-async function booked(over: object = {}, pick = 2): Promise<Booked> {
+async function booked(over: object = {}, pick: Parameters<typeof askFor>[2] = wellAhead): Promise<Booked> {
   phone += 1;
   const { id, token } = await askFor(stranger, { name: "Juno Aldaine", phone: `360 555 ${phone}`, ...over }, pick);
   const { body } = await odile.post<{ workOrderId: string }>(`/api/requests/${id}/agreement`, {
@@ -175,10 +175,23 @@ describe("a visit", () => {
     expect(
       codeOf(await stranger.post(`${late.page}/visits/${late.visitId}/call-off`, { commandId: uuid(), words: "" })),
     ).toBe("page/too-late");
-    const other = await booked({}, 3);
+    const other = await booked();
     expect(
       codeOf(await stranger.post(`${other.page}/visits/${visitId}/call-off`, { commandId: uuid(), words: "" })),
     ).toBe("page/not-proven");
+  });
+
+  it("that is for somebody else, too, is neither moved nor called off by one of them", async () => {
+    const [one, other] = [await booked(), await booked({ name: "Other Household" })];
+    expect((await show(one.page)).orders[0]?.visits[0]?.changeUntil).not.toBeNull();
+    await sendToVisit(odile, one.visitId, { type: "takeAlong", workOrderId: other.workOrderId });
+    const shared = (await show(other.page)).orders[0]?.visits.find(({ id }) => id === one.visitId);
+    expect(shared?.changeUntil).toBeNull();
+    expect(JSON.stringify(await show(other.page))).not.toContain(one.workOrderId);
+    for (const { page } of [one, other])
+      expect(
+        codeOf(await stranger.post(`${page}/visits/${one.visitId}/call-off`, { commandId: uuid(), words: "" })),
+      ).toBe("page/too-late");
   });
 
   it("tells its arrival only while somebody is on the way", async () => {
@@ -189,6 +202,8 @@ describe("a visit", () => {
     expect(Date.parse((await arrival()) ?? "") - Date.now()).toBeGreaterThan(11 * 60_000);
     await sendToVisit(odile, visitId, { type: "arrive" });
     expect(await arrival()).toBeNull();
+    // Days before its time somebody on site would stand in the way of all that is offered there.
+    await sendToVisit(odile, visitId, { type: "leave" });
   });
 });
 
@@ -246,6 +261,21 @@ describe("words and photos", () => {
     expect(codeOf(await stranger.post(`${page}/messages`, { messageId: uuid(), text: "x", workOrderId: theirs }))).toBe(
       "page/not-proven",
     );
+  });
+
+  it("of a request that waits are shown and answered there, and go on with the work it becomes", async () => {
+    phone += 1;
+    const { id, token } = await askFor(stranger, { name: "Words First", phone: `360 555 ${phone}` }, 3);
+    const page = `/api/public/pages/${token}`;
+    const messageId = uuid();
+    await stranger.post(`${page}/messages`, { messageId, text: "Is it far?", workOrderId: null });
+    await odile.post(`/api/messages/${messageId}/answer`, { messageId: uuid(), text: "Ten minutes" });
+    expect((await show(page)).requests[0]?.said.map(({ text }) => text)).toEqual(["Is it far?", "Ten minutes"]);
+    await odile.post(`/api/requests/${id}/agreement`, { customerId: null, vehicleId: null });
+    const { orders } = await show(page);
+    expect(orders[0]?.words.map(({ text }) => text)).toEqual(["Is it far?", "Ten minutes"]);
+    const sheet = await findSheet(odile, "Words First");
+    expect(sheet.messages.map(({ kind }) => kind)).toEqual(expect.arrayContaining(["asked", "booked"]));
   });
 
   it("are kept where they are pictures, seven of them not, and somebody else's are not shown", async () => {

@@ -5,17 +5,17 @@ import { AppError } from "../errors/appError";
 import { findPhotos } from "../photos/photos";
 import { withdrawRequest } from "../requests/answerRequest";
 import type { Deps } from "../scope";
-import { callOffOnPage, moveOnPage, notShown, timesOfVisit, wantEarlierOnPage } from "./changeVisit";
-import { proveByCode, sendCode } from "./codes";
+import { callOffOnPage, moveOnPage, timesOfVisit, wantEarlierOnPage } from "./changeVisit";
+import { HOURS_PROVEN, proveByCode, sendCode } from "./codes";
 import { keepCustomerPhoto } from "./customerPhotos";
 import { withPage, type FoundPage } from "./findPage";
 import { pickOffered } from "./pickOffered";
 import { photosOf, showPage } from "./showPage";
+import { notShown, requireShown } from "./shown";
 import { speakOnPage } from "./speakOnPage";
 import { writeOnPage } from "./writeOnPage";
 
 const PROOF_COOKIE = "mechanon_page";
-const PROOF_HOURS = 24;
 
 export function customerPageRoutes(mounting: Mounting, deps: Deps): void {
   const forPage = <T>(req: Request, token: string, work: (page: FoundPage) => Promise<T>): Promise<T> => {
@@ -66,9 +66,8 @@ export function customerPageRoutes(mounting: Mounting, deps: Deps): void {
   );
   mounting.open(routes.addPagePhoto, async ({ req, params, query, file }) =>
     andShow(req, params.token, async (page) => {
-      const { orders } = await showPage(deps, page, new Date());
       const order = query.order ?? page.workOrderId;
-      if (order !== null && !orders.some(({ id }) => id === order)) throw notShown();
+      if (order !== null) await requireShown(deps.db, page, order);
       const photo = { id: params.id, bytes: file };
       await keepCustomerPhoto(deps, page.businessId, photo, {
         requestId: order === null ? page.requestId : null,
@@ -109,6 +108,6 @@ function keepProof(req: Request, res: Response, proof: string): void {
     sameSite: "strict",
     secure: req.secure,
     path: "/api/public/pages",
-    maxAge: PROOF_HOURS * 3_600_000,
+    maxAge: HOURS_PROVEN * 3_600_000,
   });
 }

@@ -24,18 +24,22 @@ import { nameOfCar } from "../requests/nameOfCar";
 import type { Deps } from "../scope";
 import { waysToProve } from "./codes";
 import type { FoundPage } from "./findPage";
+import { IS_SHARED } from "./shown";
 
 /** Older work is found on paper. */
 const MOST_ORDERS = 40;
 
+/** What was written to and fro, of messages `m`: words of people, not what is told by itself. */
+const WORDS_JSON = `coalesce(json_agg(json_build_object('id', m.id, 'isOurs', not m.is_incoming, 'text', m.text,
+  'at', iso(m.created_at)) order by m.created_at), '[]')`;
+const IS_WORDS = `m.kind is null and m.text <> '' and m.status not in ('asks', 'dropped')`;
+
 const ORDERS = `
-  select w.id, w.number, w.state, iso(w.opened_at) as "openedAt", to_jsonb(v) as vehicle,
-    (select coalesce(json_agg(visit.state order by visit.starts_at), '[]')
-       from visit_work_orders link join visits visit on visit.business_id = link.business_id and visit.id = link.visit_id
+  select w.id, w.number, w.state, iso(w.opened_at) as "openedAt", to_jsonb(car) as vehicle,
+    (select coalesce(json_agg(json_build_object('state', v.state, 'isShared', ${IS_SHARED}) order by v.starts_at), '[]')
+       from visit_work_orders link join visits v on v.business_id = link.business_id and v.id = link.visit_id
        where link.business_id = w.business_id and link.work_order_id = w.id) as visits,
-    (select coalesce(json_agg(json_build_object('id', m.id, 'isOurs', not m.is_incoming, 'text', m.text, 'at', iso(m.created_at))
-       order by m.created_at), '[]') from messages m where m.business_id = w.business_id and m.work_order_id = w.id
-       and m.kind is null and m.text <> '' and m.status not in ('asks', 'dropped')) as words,
+    (select ${WORDS_JSON} from messages m where m.business_id = w.business_id and m.work_order_id = w.id and ${IS_WORDS}) as words,
     exists (select from messages m where m.business_id = w.business_id and m.work_order_id = w.id and m.kind = 'quoted'
       and m.status <> 'dropped') as "isQuoteSent",
     (select coalesce(json_agg(p.photo_id order by p.arrived_at), '[]') from customer_photos p
@@ -45,14 +49,14 @@ const ORDERS = `
        where l.business_id = w.business_id and l.work_order_id = w.id and l.called_back_at is null
          and kept_customer(l.business_id, l.customer_id) is not distinct from kept_customer(w.business_id, w.customer_id)
        order by l.created_at desc limit 1) as receipt
-  from work_orders w left join vehicles v on v.business_id = w.business_id and v.id = w.vehicle_id
+  from work_orders w left join vehicles car on car.business_id = w.business_id and car.id = w.vehicle_id
   where w.business_id = $1 and (w.id = $2 or $3::uuid is not null and kept_customer(w.business_id, w.customer_id) = $3)
   order by w.opened_at desc limit ${MOST_ORDERS}`;
 
 interface OrderRow extends Pick<PageOrder, "id" | "number" | "openedAt" | "words" | "photoIds"> {
   state: Readonly<Record<string, unknown>>;
   vehicle: Parameters<typeof showVehicle>[0];
-  visits: Readonly<Record<string, unknown>>[];
+  visits: { state: Readonly<Record<string, unknown>>; isShared: boolean }[];
   isQuoteSent: boolean;
   receipt: { token: string; createdAt: string } | null;
 }
@@ -82,7 +86,8 @@ export async function showPage(
     ways: details && !isProven ? waysShown(waysToProve(details)) : [],
     callOffFeeCents: settings.visits.callOffFeeCents,
     callOffHours: settings.visits.callOffHours,
-    requests: request && workOrderId === null ? [await requestSeen(db, businessId, request, settings)] : [],
+    requests:
+      request && workOrderId === null ? [await requestSeen(db, businessId, request, { settings, businessName })] : [],
     orders: rows.map((row) => orderSeen(row, { settings, businessName, people }, now)),
   };
 }
@@ -95,11 +100,12 @@ async function requestSeen(
   db: Sequelize,
   businessId: string,
   { id, status, at, asked, offered, words: answer }: Awaited<ReturnType<typeof findRequest>>,
-  { requests }: BusinessSettings,
+  { settings: { requests }, businessName }: Pick<OrderAround, "settings" | "businessName">,
 ): Promise<CustomerPage["requests"][number]> {
-  const photos = await askPrepared<{ id: string }>(
+  const [sent] = await askPrepared<Pick<PageOrder, "photoIds"> & { said: PageOrder["words"] }>(
     db,
-    "select photo_id as id from customer_photos where business_id = $1 and request_id = $2 order by arrived_at",
+    `select array(select photo_id from customer_photos where business_id = $1 and request_id = $2 order by arrived_at) as "photoIds",
+       (select ${WORDS_JSON} from messages m where m.business_id = $1 and m.request_id = $2 and ${IS_WORDS}) as said`,
     [businessId, id],
   );
   const { wishIds, words, time, car } = asked;
@@ -115,7 +121,8 @@ async function requestSeen(
     time,
     offered: status === "offered" ? offered : [],
     answer,
-    photoIds: photos.map((photo) => photo.id),
+    said: withoutName(sent?.said ?? [], businessName),
+    photoIds: sent?.photoIds ?? [],
   };
 }
 
@@ -135,9 +142,9 @@ function concernSeen(
   return { en: text, es: wish?.es ?? text };
 }
 
-function withoutName(text: string, businessName: string): string {
+function withoutName(words: PageOrder["words"], businessName: string): PageOrder["words"] {
   const name = `${businessName}: `;
-  return text.startsWith(name) ? text.slice(name.length) : text;
+  return words.map((said) => (said.text.startsWith(name) ? { ...said, text: said.text.slice(name.length) } : said));
 }
 
 function orderSeen(
@@ -146,8 +153,8 @@ function orderSeen(
   now: Date,
 ): PageOrder {
   const state = upgradeWorkOrder(row.state);
-  const visits = row.visits.map(upgradeVisit);
-  const isShown = isQuoteSent || state.approvals.length > 0 || visits.some(({ leftAt }) => leftAt !== null);
+  const visits = row.visits.map(({ state: stored, isShared }) => ({ visit: upgradeVisit(stored), isShared }));
+  const isShown = isQuoteSent || state.approvals.length > 0 || visits.some(({ visit }) => visit.leftAt !== null);
   const hasReceipt =
     receipt !== null &&
     !hasEnded({ createdAt: new Date(receipt.createdAt), calledBackAt: null }, settings.receiptLinkMonths, now);
@@ -157,7 +164,7 @@ function orderSeen(
     car: vehicle === null ? "" : showVehicle(vehicle),
     openedAt,
     concerns: state.concerns.map((concern) => concernSeen(concern, settings)),
-    visits: visits.map((visit) => ({
+    visits: visits.map(({ visit, isShared }) => ({
       id: visit.id,
       standing: visitStanding(visit),
       startsAt: visit.startsAt,
@@ -165,13 +172,14 @@ function orderSeen(
       mechanic: people.get(visit.mechanicId) ?? "",
       street: showPlace(visit.place),
       arrivesAt: arrivesAt(visit),
-      changeUntil: changeUntil(visit, settings.requests.changeHours, now.toISOString()),
+      // A trip for others, too, is settled on the phone.
+      changeUntil: isShared ? null : changeUntil(visit, settings.requests.changeHours, now.toISOString()),
       wantsEarlier: visit.wantsEarlier,
     })),
     ...workSeenByCustomer(state, settings.inspection, isShown),
     receipt: hasReceipt ? `/r/${receipt.token}` : null,
     // A text says whose it is; the page is theirs.
-    words: words.map((said) => ({ ...said, text: withoutName(said.text, businessName) })),
+    words: withoutName(words, businessName),
     photoIds,
   };
 }

@@ -1,20 +1,18 @@
 import { Message } from "../messages/model";
 import { tellOfMessage } from "../messages/tellOfMessage";
 import type { Deps } from "../scope";
-import { notShown } from "./changeVisit";
 import type { FoundPage } from "./findPage";
-import { showPage } from "./showPage";
+import { requireShown } from "./shown";
 
 /** Words a customer writes on their page: they wait for somebody here. The same id comes once. @throws {AppError} `page/not-proven`. */
 export async function writeOnPage(
-  deps: Pick<Deps, "db" | "rules">,
+  deps: Pick<Deps, "db">,
   page: FoundPage,
   { messageId: id, text, workOrderId }: { messageId: string; text: string; workOrderId: string | null },
 ): Promise<void> {
   const { businessId, customerId, requestId } = page;
-  const { orders } = await showPage(deps, page, new Date());
   const order = workOrderId ?? page.workOrderId;
-  if (order !== null && !orders.some((each) => each.id === order)) throw notShown();
+  if (order !== null) await requireShown(deps.db, page, order);
   await deps.db.transaction(async (transaction) => {
     const [kept, isNew] = await Message.findOrCreate({
       where: { businessId, id },

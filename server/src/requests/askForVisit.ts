@@ -9,8 +9,8 @@ import { AppError } from "../errors/appError";
 import { notifyChange } from "../events/notify";
 import { letGo, startHolding } from "../schedule/heldTimes";
 import type { Deps } from "../scope";
-import { findAddresses } from "../schedule/findAddresses";
 import { holdFree, isTrulyOffered, timeGone } from "./askTimes";
+import { placed } from "./placed";
 import { tellAsker } from "./tellAsker";
 
 export type AskDeps = Pick<Deps, "db" | "rules" | "outside" | "config" | "log">;
@@ -128,18 +128,6 @@ async function requireFew(
     "This phone or email asked for several visits today already. Nothing was sent; please call.",
     { retryAfterSeconds: 3600 },
   );
-}
-
-/** The point of an address, where the address service knows it; without one it is booked all the same. */
-async function placed({ outside, log }: AskDeps, place: AskedVisit["place"]): Promise<AskedVisit["place"]> {
-  if (place.latitude !== null || place.street === "") return place;
-  try {
-    const [found] = await findAddresses(outside, `${place.street}, ${place.town}`);
-    return found ? { ...place, latitude: found.latitude, longitude: found.longitude } : place;
-  } catch (error) {
-    log.warn({ err: error }, "address of a request not found");
-    return place;
-  }
 }
 
 /** Photos that were taken out again before it was sent are none of it. */

@@ -1,4 +1,5 @@
 import {
+  minuteOfDay,
   needsOfVisit,
   nothingArranged,
   workOfRequest,
@@ -21,6 +22,7 @@ const DAYS_LOOKED = 14;
 const MOST_TIMES = 9;
 /** Nobody is sent where the request was hardly read. */
 const LEAD_HOURS = 2;
+const NOON_MINUTE = 12 * 60;
 /** Where nothing tells how long it takes. */
 const USUAL_MINUTES = 60;
 
@@ -54,11 +56,12 @@ export async function askTimes(
   wanted: Wanted,
   heldFor: string,
 ): Promise<AskedTime[]> {
+  const { timeZone } = await deps.rules.now(businessId);
   const offers = await offersFor(deps, businessId, wanted, heldFor);
   const apart: TimeOffer[] = [];
   const seen = new Set<string>();
   for (const offer of offers) {
-    const half = `${offer.date} ${Number(offer.startsAt.slice(11, 13)) < 20 ? "early" : "late"}`;
+    const half = `${offer.date} ${minuteOfDay(offer.startsAt, timeZone) < NOON_MINUTE ? "early" : "late"}`;
     if (seen.has(half)) continue;
     seen.add(half);
     apart.push(offer);

@@ -56,6 +56,13 @@ export async function completeAgreement(deps: CommandDeps, businessId: string, r
   const vehicle = await carOf(deps, scope, request, customerId);
   await workOf(deps, scope, request, customerId, vehicle);
   await visitOf(deps, scope, request);
+  // What was told and written about the request goes on with the work it became.
+  await askPrepared(
+    deps.db,
+    `update messages set work_order_id = $3, customer_id = coalesce(customer_id, $4)
+     where business_id = $1 and request_id = $2 and work_order_id is null`,
+    [businessId, requestId, workOrderId, customerId],
+  );
   return workOrderId;
 }
 

@@ -13,6 +13,7 @@ import { askTimes, holdAskedTime } from "./askTimes";
 import { listRequests, showRequest } from "./listRequests";
 import { matchRequest } from "./matchRequest";
 import { findRequest } from "./model";
+import { placed } from "./placed";
 import { strangersCar } from "./strangersCar";
 
 export function requestRoutes(mounting: Mounting, deps: Deps): void {
@@ -55,12 +56,16 @@ function strangersRoutes(mounting: Mounting, deps: Deps): void {
     forPage(params.slug, async () => ({ towns: await lookUpPostcode(deps.outside, body.postcode) })),
   );
   mounting.open(routes.askTimes, async ({ params, body }) =>
-    forPage(params.slug, async (businessId) => ({ times: await askTimes(deps, businessId, body, NOBODY) })),
+    forPage(params.slug, async (businessId) => {
+      const place = await placed(deps, body.place);
+      return { times: await askTimes(deps, businessId, { ...body, place }, NOBODY) };
+    }),
   );
   mounting.open(routes.holdAskedTime, async ({ params, body: { requestId, ...wanted } }) =>
-    forPage(params.slug, async (businessId) => ({
-      heldUntil: await holdAskedTime(deps, businessId, { ...wanted, heldFor: requestId }),
-    })),
+    forPage(params.slug, async (businessId) => {
+      const place = await placed(deps, wanted.place);
+      return { heldUntil: await holdAskedTime(deps, businessId, { ...wanted, place, heldFor: requestId }) };
+    }),
   );
   mounting.open(routes.addAskedPhoto, async ({ params, file }) =>
     forPage(params.slug, async (businessId) => {

@@ -45,13 +45,19 @@ export function askedOf(time: AskedTime, over: Partial<AskedVisit> = {}): AskedV
   };
 }
 
+/** The first of some times that its customer may still change for hours, whatever the hour it is now. */
+export function wellAhead(times: readonly AskedTime[]): AskedTime | undefined {
+  return times.find(({ startsAt }) => Date.parse(startsAt) > Date.now() + 30 * 3_600_000);
+}
+
 /** Asks for a visit at one of the offered times. @returns its id and the token of its page. */
 export async function askFor(
   who: TestPerson,
   over: Partial<AskedVisit> = {},
-  pick = 0,
+  pick: number | typeof wellAhead = 0,
 ): Promise<{ id: string; token: string; time: AskedTime }> {
-  const time = (await offeredTo(who, over.wishIds))[pick];
+  const times = await offeredTo(who, over.wishIds);
+  const time = typeof pick === "number" ? times[pick] : pick(times);
   if (!time) throw new Error("no time is offered");
   const id = uuid();
   const answer = await who.post<{ page: string }>(`${ASK}/requests/${id}`, askedOf(time, over));

@@ -61,7 +61,7 @@ export function RequestPart({ request, page: { timeZone }, acts }: RequestPartPr
       {error ? <Notice text={faultWords(language, error)} /> : null}
       {status === "waiting" || status === "offered" ? (
         <>
-          <WordsPart of={{ workOrderId: null, words: [], photoIds: request.photoIds }} acts={acts} />
+          <WordsPart of={{ workOrderId: null, words: request.said, photoIds: request.photoIds }} acts={acts} />
           <Button
             kind="quiet"
             label={t("mine.withdraw")}

@@ -96,11 +96,13 @@ it("takes one of the times that were offered, and words that are sent once more 
       time: TIME,
     },
     ...{ wishes: [], offered: [TIME], answer: "Mornings are full.", photoIds: [] },
+    said: [{ id: "s", isOurs: true, text: "Which Saturday?", at: TIME.startsAt }],
   };
   const server = open(customerPageSample({ requests: [request], orders: [] }), {
     [`POST ${PAGE}/requests/r1/pick`]: { body: customerPageSample() },
     [`POST ${PAGE}/messages`]: problemReply(503, "database/unreachable", "Away."),
   });
+  expect(await screen.findByText(/Which Saturday\?$/)).toBeTruthy();
   fireEvent.changeText(await screen.findByLabelText("Ask or tell us something"), "Is it far?");
   fireEvent.press(screen.getByRole("button", { name: "Send" }));
   expect(await screen.findByText(/^The server cannot be reached/)).toBeTruthy();
