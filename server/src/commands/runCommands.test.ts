@@ -213,7 +213,8 @@ it.each<[string, () => object, string]>([
       : sendVisit(countedVisit, command()),
   );
   expect(statements.length).toBeGreaterThan(4);
-  expect(statements.length).toBeLessThanOrEqual(12);
+  // Too many are shown, for whoever has to find the one that came.
+  expect(statements.length > 12 ? statements : []).toEqual([]);
 });
 const countedVisit = uuid();
 

@@ -32,7 +32,10 @@ class BusinessClient extends pg.Client {
   private askForBusiness(ask: Ask, asked: unknown[]): unknown {
     const text = typeof asked[0] === "string" ? asked[0] : "";
     const businessId = businessNow();
-    if (ENDS.test(text)) this.isInTransaction = false;
+    if (ENDS.test(text)) {
+      this.isInTransaction = false;
+      return ask(...asked);
+    }
     if (BEGINS.test(text)) {
       this.isInTransaction = true;
       const [, ...rest] = asked;
