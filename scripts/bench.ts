@@ -89,7 +89,7 @@ function benchPrice(): Figure[] {
     title: "",
     libraryJobId: null,
     concernId: null,
-    pointId: null,
+    pointIds: [],
     lines,
     addedAt: "",
     answer: null,

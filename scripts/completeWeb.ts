@@ -34,6 +34,7 @@ async function main(): Promise<void> {
     copy(join(PACKAGES, file), join(DIST, "scan", "text", file.split("/").at(-1) ?? ""));
   await bundle("app/src/vin/vin.worker.ts", "workers/vin.js", { VIN_TABLE_URL: vinTable });
   await bundle("app/src/scan/picture.worker.ts", "workers/picture.js", { BARCODE_WASM_URL: wasm });
+  await bundle("app/src/photos/photo.worker.ts", "workers/photo.js", {});
   await customerPages();
   fetchFirstRoutesAhead();
   await askEarly();

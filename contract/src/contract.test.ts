@@ -135,7 +135,7 @@ describe("envelopes", () => {
 
   it.each([
     ["an odometer below zero", { type: "recordOdometer", miles: -1 }],
-    ["a grade that is none", { type: "gradePoint", pointId: "oil", grade: "green", measured: null, note: "" }],
+    ["a grade that is none", { type: "gradePoint", pointId: "oil", grade: "green", measures: {}, note: "" }],
     ["an empty concern", { type: "addConcern", concernId: ID, text: " ", kind: "fault", phraseId: null }],
     ["no answer at all", answering({ answers: [] })],
     ["an answer that is none", answering({ answers: [{ jobId: ID, title: "", answer: "maybe", totalCents: 1 }] })],
@@ -143,7 +143,7 @@ describe("envelopes", () => {
     ["cash of nothing", { type: "takeCash", paymentId: ID, amountCents: 0, tenderedCents: 0 }],
     ["no part", { type: "receiveParts", lineIds: [] }],
     ["half a character", { type: "addConcern", concernId: ID, text: "cut \ud83d", kind: "fault", phraseId: null }],
-    ["a zero in a text", { type: "gradePoint", pointId: "oil", grade: "good", measured: null, note: "a\u0000b" }],
+    ["a zero in a text", { type: "gradePoint", pointId: "oil", grade: "good", measures: {}, note: "a\u0000b" }],
     ["a line of a book's length", addingLine({ description: "w".repeat(201) })],
     ["a billion hours", addingLine({ hours: 1e12 })],
     ["no command", { type: "unheardOf" }],
@@ -152,7 +152,7 @@ describe("envelopes", () => {
   });
 
   it.each([
-    ["a measurement", { type: "gradePoint", pointId: "pads", grade: "act", measured: 2.5, note: "worn" }],
+    ["a measurement", { type: "gradePoint", pointId: "pads", grade: "act", measures: { value: 2.5 }, note: "worn" }],
     ["an answer", answering({})],
     ["cash with change", { type: "takeCash", paymentId: ID, amountCents: 8712, tenderedCents: 10000 }],
     ["a line", addingLine({})],
@@ -204,6 +204,7 @@ describe("the table of routes", () => {
         "demoAccounts",
         "findStrangersCar",
         "findTown",
+        "foundPdf",
         "health",
         // By the message service's secret.
         "hearMessenger",

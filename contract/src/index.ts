@@ -14,7 +14,8 @@ export { emailField, phoneField, textField } from "./fields";
 export { type ReceiptView, receiptPageRoutes } from "./payments/receiptPage";
 export { type Message, type MessageStatus } from "./messages/message";
 export { type MessageNews, type OpenMessage } from "./messages/routes";
-export { PHOTO_TYPES } from "./photos/photoTypes";
+export { CLIP_TYPES, PHOTO_TYPES, type MediaType } from "./photos/photoTypes";
+export { MOST_CLIP_BYTES, MOST_CLIP_SECONDS, MOST_PHOTO_BYTES } from "./photos/routes";
 export { OLDEST_PROTOCOL, PERSON_HEADER, PROTOCOL, PROTOCOL_HEADER } from "./protocol";
 export { PROBLEM_STATUS, problem, type Problem, type ProblemCode } from "./problem";
 export { MOST_JSON_BYTES, type Parsed, type Route, type Sent } from "./route";
@@ -67,6 +68,7 @@ export {
   type OpenWorkGroup,
   type WorkOrderChange,
   workOrderView,
+  type KnownOfCar,
   type WorkOrderView,
   workOrderEnvelope,
 } from "./workOrders/routes";

@@ -68,8 +68,62 @@ export { fold } from "./text/fold";
 export { wordsOf } from "./text/words";
 export { showPlace } from "./places/showPlace";
 export { tenThousandths } from "./exact/decimal";
-export { gradeFromMeasurement, openPoints } from "./inspection/grade";
-export { offersForConcerns, offersForFindings, type Offer } from "./inspection/offers";
+export {
+  gradeFromMeasures,
+  verdictOf,
+  type MeasuredOn,
+  type MeasureReason,
+  type MeasureVerdict,
+} from "./inspection/grade";
+export {
+  jobsToTie,
+  offersForConcerns,
+  offersForFindings,
+  positionsOfCure,
+  worstFirst,
+  type Offer,
+} from "./inspection/offers";
+export {
+  MEASURE_KINDS,
+  MEASURE_UNITS,
+  legalLimit,
+  treadIn,
+  type Measure,
+  type MeasureKind,
+} from "./inspection/measure";
+export { measureDoubt, type MeasureDoubt } from "./inspection/measureDoubt";
+export { unevenWear, type UnevenWear } from "./inspection/unevenWear";
+export {
+  needOfPoint,
+  openPoints,
+  pointById,
+  pointsAtHand,
+  pointsOfSheet,
+  restThatCanBeSound,
+  sheetsAtHand,
+  type CheckedBefore,
+  type SheetAtHand,
+} from "./inspection/sheetsAtHand";
+export { checkedBefore, orderBefore, type PictureBefore } from "./inspection/checkedBefore";
+export { appliesTo } from "./inspection/appliesTo";
+export { inspectionSheet, type InspectionSheet } from "./inspection/sheet";
+export { standingUnsafe, type StandingUnsafe } from "./inspection/standingUnsafe";
+export { USUAL_POINTS, USUAL_SHEETS } from "./inspection/usualSheets";
+export { upgradeInspection } from "./inspection/upgradeInspection";
+export { TOPICS, type Topic } from "./inspection/topics";
+export { wearAhead, wearLimit, type MeasuredBefore, type WearAhead } from "./inspection/wearAhead";
+export { type Wear, type WearReading } from "./wear/wear";
+export { picturesOf, photoIdsOf, pointPhotos } from "./pictures/picturesOf";
+export { clipSeconds, isMp4, isStill, stripClip } from "./pictures/clip";
+export { PICTURE_TARGETS, type Picture, type PictureTarget } from "./pictures/slice";
+export { codeWords, findCodes } from "./troubleCodes/codeWords";
+export { readCode, type ReadCode } from "./troubleCodes/readCode";
+export type { TroubleCode } from "./troubleCodes/slice";
+export { BODY_TYPES, BODY_TYPE_TITLES, bodyTypeOf, type BodyType } from "./arrival/bodyTypes";
+export { SAFETY_WORDS, safetyQuestions, type SafetyQuestion } from "./arrival/safetyQuestions";
+export { LAMPS, MARK_KINDS, type DamageMark, type Lamp, type MarkKind } from "./arrival/slice";
+export { concernStanding, openConcerns, type ConcernStanding } from "./concerns/standing";
+export { CONCERN_OUTCOMES, type ConcernAnswer, type ConcernOutcome } from "./concerns/slice";
 export { balanceOf } from "./payments/balance";
 export { type LaborLine, type LineSource, type PartLine, type QuoteLine } from "./quoting/quoteLine";
 export {
@@ -131,7 +185,7 @@ export { businessSettings, upgradeSettings, type ListName, type BusinessSettings
 export type { Concern } from "./concerns/slice";
 export { concernGap, concernPhrase, type ConcernGap, type ConcernPhrase } from "./concerns/phrase";
 export { newcomerQuestion, newcomerSettings, type NewcomerSettings } from "./customers/newcomers";
-export type { InspectionPoint } from "./inspection/point";
+export { inspectionPoint, pointFault, ONLY_KEY, REAR_BRAKES, type InspectionPoint } from "./inspection/point";
 export { showMeasure } from "./inspection/showMeasure";
 export type { MoneyRules } from "./quoting/moneyRules";
 export {
@@ -202,8 +256,16 @@ export { say, sayFault, type WordValues } from "./customerWords/say";
 export { ENGLISH, type WordKey } from "./customerWords/english";
 export { SPANISH } from "./customerWords/spanish";
 export { arrivesAt, changeUntil } from "./customerPage/changeUntil";
+export { measureName } from "./customerPage/measureName";
+export { saidOnPaper, type SaidOnPaper } from "./customerPage/saidOnPaper";
 export { reachHint } from "./customerPage/reachHint";
-export { workSeenByCustomer } from "./customerPage/workSeenByCustomer";
+export {
+  foundSeen,
+  workSeenByCustomer,
+  type FoundSeen,
+  type MeasureSeen,
+  type WorkSeen,
+} from "./customerPage/workSeenByCustomer";
 export { workOfRequest } from "./requests/workOfRequest";
 export { publishedWish, requestSettings, USUAL_REQUESTS, type RequestSettings } from "./requests/requestSettings";
 export {
@@ -238,9 +300,10 @@ export { ANSWERS, type Answer, type Job } from "./quoting/slice";
 export type { Signature } from "./approvals/slice";
 export { type FieldChanges, changedFields, makeChanges } from "./conflicts/fieldChanges";
 export type { Conflict } from "./conflicts/slice";
-export { GRADES, type Grade } from "./inspection/slice";
+export { BAD_GRADES, GRADES, isBad, type BadGrade, type Finding, type Grade } from "./inspection/slice";
 export type { PartsOrder } from "./sourcing/slice";
 export { workOrderState, type WorkOrderState } from "./workOrders/state";
+export { NOTHING_SEEN } from "./workOrders/openWorkOrder";
 export { upgradeCommand } from "./workOrders/upgradeCommand";
 export { upgradeWorkOrder } from "./workOrders/upgradeWorkOrder";
 export { fillGaps, gapsOf } from "./concerns/gaps";

@@ -1,33 +1,14 @@
-import type { InspectionPoint } from "@mechanon/core";
+import { USUAL_POINTS, USUAL_SHEETS, type InspectionSheet } from "@mechanon/core";
 
-/** What is looked at on every car. */
-export const INSPECTION: InspectionPoint[] = [
-  {
-    id: "tread",
-    title: "Tire tread, lowest",
-    area: "Wheels",
-    measure: { name: "Tread", unit: "/32 in", step: 1, start: 7, most: 14, watchBelow: 5, actBelow: 4 },
-  },
-  {
-    id: "frontPads",
-    title: "Front brake pads",
-    area: "Brakes",
-    measure: { name: "Pad", unit: "mm", step: 0.5, start: 7, most: 14, watchBelow: 5, actBelow: 3 },
-  },
-  {
-    id: "rearPads",
-    title: "Rear brake pads",
-    area: "Brakes",
-    measure: { name: "Pad", unit: "mm", step: 0.5, start: 7, most: 14, watchBelow: 5, actBelow: 3 },
-  },
-  {
-    id: "battery",
-    title: "Battery at rest",
-    area: "Electrics",
-    measure: { name: "Voltage", unit: "V", step: 0.1, start: 12.6, most: 14, watchBelow: 12.4, actBelow: 12 },
-  },
-  { id: "oil", title: "Engine oil", area: "Fluids", measure: null },
-  { id: "coolant", title: "Coolant", area: "Fluids", measure: null },
-  { id: "steering", title: "Steering and suspension", area: "Underneath", measure: null },
-  { id: "wipers", title: "Wipers and lights", area: "Outside", measure: null },
-];
+/** When a sheet comes by itself here; the others wait to be taken out. */
+const COMES: Readonly<Record<string, Partial<InspectionSheet["comes"]>>> = {
+  full: { libraryJobIds: ["check-over"], everyMiles: 15_000 },
+  beforeBuying: { libraryJobIds: ["pre-purchase"] },
+  air: { libraryJobIds: ["ac-service"] },
+  batteryAndCharging: { libraryJobIds: ["battery-test"] },
+  electric: { libraryJobIds: ["battery-report"] },
+};
+
+/** What is looked at, and on which sheet. */
+export const INSPECTION = [...USUAL_POINTS];
+export const SHEETS = USUAL_SHEETS.map((sheet) => ({ ...sheet, comes: { ...sheet.comes, ...COMES[sheet.id] } }));

@@ -1,6 +1,6 @@
 import type { BusinessSettings } from "@mechanon/core";
 import { CONCERNS, CONCERN_GAPS } from "./concerns";
-import { INSPECTION } from "./inspection";
+import { INSPECTION, SHEETS } from "./inspection";
 import { NEWCOMERS } from "./newcomers";
 import { STREETS } from "./places";
 import { REQUESTS } from "./requests";
@@ -15,7 +15,7 @@ export const BUSINESS = {
 
 /** What the demo business has set: the lists of each area, put together; messages are as usual. */
 export const SETTINGS: Omit<BusinessSettings, "messages"> = {
-  versions: { concerns: 1, intervals: 1, newcomers: 1, labor: 1, pay: 1, crew: 1, visits: 1, messages: 1, requests: 1 },
+  versions: { concerns: 1, intervals: 1, newcomers: 1, labor: 1, pay: 1, crew: 1, visits: 1, messages: 1, requests: 1, inspection: 1 }, // prettier-ignore
   crew: [],
   visits: {
     setUpMinutes: 15,
@@ -43,6 +43,7 @@ export const SETTINGS: Omit<BusinessSettings, "messages"> = {
   regions: ["WA", "OR", "ID", "CA", "AK", "MT", "NV", "UT", "BC"],
   rules: MONEY_RULES,
   inspection: INSPECTION,
+  sheets: SHEETS,
   concernGaps: CONCERN_GAPS,
   intervals: INTERVALS,
   concerns: CONCERNS,

@@ -36,14 +36,16 @@ const ALL_SOUND: NonNullable<DemoWorkOrder["findings"]> = {
   coolant: { grade: "sound" },
   steering: { grade: "sound" },
   wipers: { grade: "sound" },
+  lights: { grade: "sound" },
+  leaks: { grade: "sound" },
 };
 
 /** What is going on at the demo business, in the order it was opened. */
 export const WORK_ORDERS: DemoWorkOrder[] = [
   { car: "sunniva-crv", openedDaysAgo: 402, concerns: ["oil-due"], visits: [{ day: -401, at: "09:00", minutes: 60, mechanic: "tomas", reached: "over" }], odometer: 45910, findings: ALL_SOUND, jobs: ["oil-service"], answers: { "oil-service": "yes" }, parts: "received", finished: true, paid: "cash" },
-  { car: "maren-accord", openedDaysAgo: 310, concerns: ["oil-due"], visits: [{ day: -309, at: "13:00", minutes: 60, mechanic: "odile", reached: "over" }], odometer: 70455, pressures: [33, 32], findings: { ...ALL_SOUND, wipers: { grade: "watch", note: "Streaks" } }, jobs: ["oil-service", "wipers"], answers: { "oil-service": "yes", wipers: "later" }, parts: "received", finished: true, paid: "card" },
+  { car: "maren-accord", openedDaysAgo: 310, concerns: ["oil-due"], visits: [{ day: -309, at: "13:00", minutes: 60, mechanic: "odile", reached: "over" }], odometer: 70455, pressures: [33, 32], findings: { ...ALL_SOUND, frontPads: { grade: "sound", measured: 7.5 }, rearPads: { grade: "sound", measured: 8 }, wipers: { grade: "watch", note: "Streaks" } }, jobs: ["oil-service", "wipers"], answers: { "oil-service": "yes", wipers: "later" }, parts: "received", finished: true, paid: "card" },
   { car: "sunniva-crv", openedDaysAgo: 205, concerns: ["oil-due"], visits: [{ day: -204, at: "10:00", minutes: 60, mechanic: "odile", reached: "over" }], odometer: 53380, findings: ALL_SOUND, jobs: ["oil-service"], answers: { "oil-service": "yes" }, parts: "received", finished: true, paid: "card" },
-  { car: "maren-accord", openedDaysAgo: 120, concerns: ["tires-new"], visits: [{ day: -119, at: "09:30", minutes: 90, mechanic: "tomas", reached: "over" }], odometer: 77120, pressures: [33, 33], findings: ALL_SOUND, jobs: ["front-tires"], answers: { "front-tires": "yes" }, parts: "received", finished: true, paid: "card" },
+  { car: "maren-accord", openedDaysAgo: 120, concerns: ["tires-new"], visits: [{ day: -119, at: "09:30", minutes: 90, mechanic: "tomas", reached: "over" }], odometer: 77120, pressures: [33, 33], findings: { ...ALL_SOUND, frontPads: { grade: "sound", measured: 5.5 }, rearPads: { grade: "sound", measured: 7 } }, jobs: ["front-tires"], answers: { "front-tires": "yes" }, parts: "received", finished: true, paid: "card" },
   { car: "amparo-odyssey", openedDaysAgo: 9, concerns: ["brakes-grind"], visits: [], jobs: ["front-brakes"] },
   { car: "teodor-outback", openedDaysAgo: 6, concerns: ["clunk-bumps"], visits: [{ day: -5, at: "13:00", minutes: 60, mechanic: "tomas", reached: "over" }], odometer: 148220, findings: { ...ALL_SOUND, steering: { grade: "act", note: "Both front links loose" } }, jobs: ["diagnosis", "stabilizer-links"], answers: { diagnosis: "yes", "stabilizer-links": "yes" }, parts: "ordered" },
   { car: "bram-tahoe", openedDaysAgo: 4, concerns: ["runs-hot"], visits: [{ day: -3, at: "10:00", minutes: 90, mechanic: "odile", reached: "over" }], odometer: 121873, findings: { ...ALL_SOUND, coolant: { grade: "act", note: "Low, thermostat opens late" } }, jobs: ["thermostat"], answers: { thermostat: "yes" }, parts: "received", finished: true },

@@ -205,7 +205,11 @@ describe("the demo scenario", () => {
   it("names only points, concerns and jobs that are there", () => {
     const points = SETTINGS.inspection.map(({ id }) => id);
     const phrases = SETTINGS.concerns.map(({ id }) => id);
-    expect(SETTINGS.inspection).toHaveLength(8);
+    for (const { causes, corrections } of SETTINGS.concerns)
+      expect([causes.length >= 3, corrections.length >= 3]).toEqual([true, true]);
+    expect(
+      SETTINGS.sheets.flatMap(({ comes }) => comes.libraryJobIds).filter((id) => !LIBRARY.some((job) => job.id === id)),
+    ).toEqual([]);
     for (const job of LIBRARY) {
       expect(points).toEqual(expect.arrayContaining(job.curesPoints));
       expect(phrases).toEqual(expect.arrayContaining(job.answersConcerns));

@@ -7,7 +7,14 @@ import { PhraseEditor } from "./PhraseEditor";
 import type { PickedConcern } from "./pickedConcern";
 import { inRecentOrder, useRecentPhrases } from "./recentPhrases";
 
-const PHRASE: ConcernPhrase = { id: "hum", text: "Hums {when}", kind: "fault", area: "Engine" };
+const PHRASE: ConcernPhrase = {
+  id: "hum",
+  text: "Hums {when}",
+  kind: "fault",
+  area: "Engine",
+  causes: [],
+  corrections: [],
+};
 const removed = jest.fn();
 
 /** The editor with the concern kept outside, as the picker keeps it. */
@@ -64,7 +71,13 @@ it("lets others keep changed words as a phrase of its own only", async () => {
   fireEvent.press(screen.getByRole("button", { name: "Offer these words next time" }));
   fireEvent.press(screen.getByRole("radio", { name: "Brakes" }));
   await waitFor(() =>
-    expect(server.asked[0]?.body).toMatchObject({ text: "Hums loudly", kind: "fault", area: "Brakes" }),
+    expect(server.asked[0]?.body).toMatchObject({
+      text: "Hums loudly",
+      kind: "fault",
+      area: "Brakes",
+      causes: [],
+      corrections: [],
+    }),
   );
 });
 

@@ -19,7 +19,7 @@ import { Screen } from "../ui/Screen";
 import { SPACE } from "../ui/theme";
 import { WaitingRows } from "../ui/WaitingRows";
 import { Words } from "../ui/Words";
-import { FoundList } from "./FoundList";
+import { FoundHere } from "./FoundHere";
 import { JobToAnswer } from "./JobToAnswer";
 import { signFault } from "./signFault";
 import { SignatureField } from "./SignatureField";
@@ -113,7 +113,7 @@ function QuoteToSign({ view, business, onSigned, onBack }: QuoteToSignProps) {
     >
       <Heading level={1}>{business.name}</Heading>
       <Words>{[customer?.name, showVehicle(vehicle)].filter(Boolean).join(", ")}</Words>
-      <FoundList points={business.settings.inspection} findings={state.findings} />
+      <FoundHere view={view} business={business} />
       <Heading level={2}>What it takes</Heading>
       {quote.jobs.length === 0 ? <Words tone="muted">There is nothing to decide at the moment.</Words> : null}
       {quote.jobs.map((job) => (

@@ -1,5 +1,5 @@
 import { act, fireEvent, screen } from "@testing-library/react-native";
-import { refusalWords, type Signature } from "@mechanon/core";
+import { type Finding, refusalWords, type Signature } from "@mechanon/core";
 import { paymentWords } from "@mechanon/core";
 import { ReceiptPaper } from "../receipts/ReceiptPaper";
 import { Refusals } from "../sync/Refusals";
@@ -28,15 +28,15 @@ const job = {
   title: "Wiper blades",
   libraryJobId: "wipers",
   concernId: null,
-  pointId: null,
+  pointIds: [],
   lines: LIBRARY_SAMPLE[0]?.lines ?? [],
   addedAt: AT,
   answer: null,
   finishedAt: null,
 };
-const findings = [
-  { pointId: "pads", grade: "act" as const, measured: 2.5, note: "worn to the metal", photoIds: [], at: AT, by: "me" },
-  { pointId: "oil", grade: "sound" as const, measured: null, note: "", photoIds: [], at: AT, by: "me" },
+const findings: Finding[] = [
+  { pointId: "pads", grade: "act", measures: { value: 2.5 }, note: "worn to the metal", at: AT, by: "me" },
+  { pointId: "oil", grade: "sound", measures: {}, note: "", at: AT, by: "me" },
 ];
 
 beforeEach(() => {
@@ -49,7 +49,10 @@ beforeEach(() => {
 describe("turned to the customer", () => {
   it("shows what was found and what it takes, and nothing of cost", () => {
     show(<CustomerFace id="order-1" />);
-    expect(screen.getByText("Front brake pads: act now")).toBeTruthy();
+    expect(screen.getByText("Front brake pads")).toBeTruthy();
+    expect(screen.getByText("Needs work now")).toBeTruthy();
+    expect(screen.getByText(/Brakes stop the car/)).toBeTruthy();
+    expect(screen.getByText("Engine oil")).toBeTruthy();
     expect(screen.getByText("Pad 2.5 mm")).toBeTruthy();
     expect(screen.getByText("worn to the metal")).toBeTruthy();
     expect(screen.queryByText(/Engine oil/)).toBeNull();

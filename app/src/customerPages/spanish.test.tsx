@@ -1,9 +1,16 @@
 import { screen } from "@testing-library/react-native";
 import type { ReactElement } from "react";
 import type { ReactTestInstance } from "react-test-renderer";
-import { ENGLISH, SPANISH } from "@mechanon/core";
+import { ENGLISH, SPANISH, TOPICS } from "@mechanon/core";
 import { fakeServer, problemReply, show, type Reply } from "../testing/harness";
-import { ASK_PAGE, TIME, customerPageSample, pageOrderSample, pageVisitSample } from "../testing/requestSamples";
+import {
+  foundSample,
+  ASK_PAGE,
+  TIME,
+  customerPageSample,
+  pageOrderSample,
+  pageVisitSample,
+} from "../testing/requestSamples";
 import { receiptSample } from "../testing/samples";
 import { AskPage } from "./ask/AskPage";
 import { LanguageProvider } from "./language";
@@ -35,10 +42,16 @@ function allWords(): string[] {
 
 const order = pageOrderSample({
   found: [
-    { title: "Pastillas", grade: "act", note: "", photoIds: ["p"] },
-    { title: "Discos", grade: "watch", note: "", photoIds: [] },
+    foundSample({
+      ...{ title: { en: "Pads", es: "Pastillas" }, grade: "unsafe" },
+      pictures: [
+        { photoId: "p", media: "photo", moment: "before" },
+        { photoId: "c", media: "clip", moment: "after" },
+      ],
+    }),
+    ...TOPICS.map((topic) => foundSample({ title: { en: topic, es: "Discos" }, topic, grade: "watch", measures: [] })),
   ],
-  soundCount: 3,
+  fine: [{ en: "Horn", es: "Claxon" }],
   jobs: (["yes", "later", "no", null] as const).map((answer) => ({
     title: "Frenos",
     totalCents: 100,

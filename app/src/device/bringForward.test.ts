@@ -11,14 +11,15 @@ import { DeviceDatabase } from "./deviceDatabase";
 
 // Kept as the version before wrote it.
 const kept = keptPending as Pending[];
-const attach = (photoId: string, by: string): Pending => ({
-  by,
-  kind: "workOrder",
-  id: `attach-${photoId}`,
-  at: "2026-11-24T17:03:00.000Z",
-  target: "order-1",
-  command: { type: "attachPhoto", pointId: "oil", photoId },
-});
+const attach = (photoId: string, by: string): Pending =>
+  ({
+    by,
+    kind: "workOrder",
+    id: `attach-${photoId}`,
+    at: "2026-11-24T17:03:00.000Z",
+    target: "order-1",
+    command: { type: "attachPhoto", pointId: "oil", photoId },
+  }) as unknown as Pending;
 
 it("takes over what yesterday's app queued of this person, with its photos, once; another's stays", async () => {
   const queue = createStore("mechanon-queue", "queue");

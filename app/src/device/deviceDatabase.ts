@@ -12,8 +12,8 @@ export interface KeptView {
   usedAt: string;
 }
 
-/** What a photo was taken of: an inspection point, or a car to be told apart. */
-export type PhotoPlace = { workOrderId: string; pointId: string } | { vehicleId: string };
+/** What a photo was taken of: something of a work order, or a car to be told apart. */
+export type PhotoPlace = { workOrderId: string } | { vehicleId: string };
 
 /** A photo taken here, or one of the server's taken along. */
 export interface KeptPhoto {

@@ -7,7 +7,6 @@ import { keepAnswer, keptAnswer } from "../offline/keptAnswers";
 import { takeIn } from "../sync/views";
 import { device, whenOpen } from "./device";
 import { makeRoom } from "./makeRoom";
-import { smallPhoto } from "./smallPhoto";
 
 /** So many copies are asked about. */
 const MOST_ASKED = 500;
@@ -57,8 +56,7 @@ async function takeOpenWorkAlong(queries: QueryClient): Promise<void> {
 async function keepSmall(id: string): Promise<void> {
   const database = device();
   if (!database || (await database.photos.get(id))) return;
-  const photo = await fetchPhoto(addressOf("/api/photos/:id", { id }));
-  const small = photo && (await smallPhoto(photo));
+  const small = await fetchPhoto(addressOf("/api/photos/:id", { id }, { size: "small" }));
   if (!small) return;
   const now = new Date().toISOString();
   await database.photos.put({ id, blob: small, sentAt: now, refusal: null, usedAt: now });

@@ -49,9 +49,9 @@ export function JobFinder(props: JobFinderProps) {
   const usage = useLibraryUsage();
   const shown = shownOffers(offers, business.library, typed, area, usage.last);
   const areas = [...new Set(business.library.map((job) => job.area))];
-  const why = ({ pointId, concernId, libraryJob }: Offer): string => {
+  const why = ({ pointIds, concernId, libraryJob }: Offer): string => {
     const concern = concerns.find(({ id }) => id === concernId);
-    if (pointId !== null) return "Cures what was found";
+    if (pointIds.length > 0) return "Cures what was found";
     if (concern) return `Answers “${concern.text}”`;
     if (libraryJob.isFavorite) return `Favorite · ${libraryJob.area}`;
     return usage.last.includes(libraryJob.id) ? `Used last · ${libraryJob.area}` : libraryJob.area;
@@ -76,7 +76,7 @@ export function JobFinder(props: JobFinderProps) {
         <CommonJobs
           jobs={usage.common.flatMap((id) => business.library.filter((job) => job.id === id))}
           fitter={fitter}
-          onAdd={(libraryJob, fit) => add({ libraryJob, pointId: null, concernId: null }, fit)}
+          onAdd={(libraryJob, fit) => add({ libraryJob, pointIds: [], concernId: null }, fit)}
         />
       ) : null}
       {typed.trim() === "" ? (

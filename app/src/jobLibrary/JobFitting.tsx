@@ -82,7 +82,7 @@ function Fitting({
         job={template}
         library={business.library}
         fitter={fitter}
-        onAdd={(other, how) => addFromLibrary(view.state.id, other, { pointId: null, concernId: null }, how)}
+        onAdd={(other, how) => addFromLibrary(view.state.id, other, { pointIds: [], concernId: null }, how)}
       />
       {view.vehicle ? <Unknown keys={askable(unknown)} vehicleId={view.vehicle.id} /> : null}
       {fitDiffers(view.state, job.id, fit, business.library, business.guide) ? (

@@ -22,7 +22,7 @@ export function WholeOrderLine({ order, library, fitter, onAdd }: WholeOrderLine
       figure={jobs.length === 0 ? null : price}
       isOffered={jobs.length > 0}
       onAdd={() =>
-        onAdd(jobs.map(({ job: libraryJob, fit }) => ({ offer: { libraryJob, pointId: null, concernId: null }, fit })))
+        onAdd(jobs.map(({ job: libraryJob, fit }) => ({ offer: { libraryJob, pointIds: [], concernId: null }, fit })))
       }
       options={[]}
       onChoose={nothing}

@@ -6,7 +6,7 @@ import { sendCommand } from "../sync/give";
 export function addFromLibrary(
   workOrderId: string,
   job: LibraryJob,
-  { pointId, concernId }: { pointId: string | null; concernId: string | null },
+  { pointIds, concernId }: { pointIds: readonly string[]; concernId: string | null },
   fit: JobFit,
 ): void {
   sendCommand(workOrderId, {
@@ -14,7 +14,7 @@ export function addFromLibrary(
     jobId: uuid(),
     libraryJobId: job.id,
     lineIds: job.lines.map(() => uuid()),
-    pointId,
+    pointIds: [...pointIds],
     concernId,
     fit: { ...fit, positions: [...fit.positions] },
   });

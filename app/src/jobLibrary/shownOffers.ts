@@ -19,7 +19,7 @@ export function shownOffers(
   );
   const others = library
     .filter((job) => !first.some(({ libraryJob }) => libraryJob.id === job.id))
-    .map((libraryJob): Offer => ({ libraryJob, pointId: null, concernId: null }))
+    .map((libraryJob): Offer => ({ libraryJob, pointIds: [], concernId: null }))
     .sort((one, other) => standing(one, last) - standing(other, last));
   const words = wordsOf(typed);
   return [...first, ...others].filter(({ libraryJob: job }) => {

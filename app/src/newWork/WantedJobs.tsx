@@ -35,7 +35,7 @@ export function WantedJobs({ draft, business, wanted, change }: WantedJobsProps)
   const addPicked = (picked: readonly PickedJob[]): void =>
     add(...picked.map(({ offer, fit }) => wantedOf(uuid(), offer, fit, concerns)));
   const addWith = (libraryJob: LibraryJob, fit: JobFit): void =>
-    addPicked([{ offer: { libraryJob, pointId: null, concernId: null }, fit }]);
+    addPicked([{ offer: { libraryJob, pointIds: [], concernId: null }, fit }]);
   return (
     <View style={styles.list}>
       {rows.map(({ job, title, price: one, fault, template }) => (

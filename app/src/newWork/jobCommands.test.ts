@@ -10,7 +10,7 @@ const DRAFT = "0198f0aa-0000-7000-8000-000000000fff";
 const JOB = "0198f0aa-0000-7000-8000-000000000abc";
 const idAt = (place: number): string => derivedId(DRAFT, place);
 const lines = LIBRARY_SAMPLE[0]?.lines ?? [];
-const job = (over: Partial<Job>): Job => jobSample({ concernId: "c", pointId: "p", ...over });
+const job = (over: Partial<Job>): Job => jobSample({ concernId: "c", pointIds: ["p"], ...over });
 const AROUND: WantedAround = {
   library: LIBRARY_SAMPLE,
   guide: GUIDE_SAMPLE,
@@ -37,7 +37,7 @@ it("adds a library job as it is kept today, fitted to the car, without the answe
     type: "addJob",
     libraryJobId: "wipers",
     concernId: null,
-    pointId: null,
+    pointIds: [],
     fit: { facts: NO_FACTS, positions: ["leftFront"], variantId: "best", isAfterHours: false },
   });
   expect(command?.type === "addJob" && command.lineIds).toHaveLength(lines.length);

@@ -51,7 +51,7 @@ export function jobCommands(
     libraryJobId: job.id,
     lineIds: job.lines.map((_, line) => idAt(places(index) + 1 + line)),
     concernId: null,
-    pointId: null,
+    pointIds: [],
     ...fitOf(job),
   }));
   const ownCommands = own

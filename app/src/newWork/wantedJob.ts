@@ -69,7 +69,7 @@ export function wantedCommand(
         libraryJobId,
         lineIds: template.lines.map((_, line) => idAt(1 + line)),
         concernId: concerns.find(({ text }) => text === answers)?.id ?? null,
-        pointId: null,
+        pointIds: [],
         fit: { facts, isAfterHours, positions, variantId },
       };
     }

@@ -1,5 +1,6 @@
 import type { z } from "zod";
 import { whenOpen } from "../device/device";
+import { businessForward } from "./settingsForward";
 
 /** What the server answered, and when. */
 export interface Kept<T> {
@@ -26,7 +27,7 @@ export async function keptAnswer<T>(key: readonly unknown[], schema: z.ZodType<T
   try {
     const kept = await (await whenOpen())?.answers.get(JSON.stringify(key));
     if (!kept) return null;
-    const read = schema.safeParse(kept.answer);
+    const read = schema.safeParse(key[0] === "business" ? businessForward(kept.answer) : kept.answer);
     return read.success ? { answer: read.data, asOf: kept.asOf } : null;
   } catch (error) {
     reportError(error);

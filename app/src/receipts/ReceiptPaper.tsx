@@ -82,6 +82,14 @@ export function ReceiptPaper({ receipt, language = "en" }: { receipt: ReceiptVie
           {t(answer === "later" ? "receipt.putOff" : "receipt.declined", { title })}
         </Words>
       ))}
+      {receipt.concerns.map((line) => (
+        <Words key={line}>{line}</Words>
+      ))}
+      {receipt.unsafe.map((line) => (
+        <Words key={line} strong tone="alarm">
+          {`▲ ${line}`}
+        </Words>
+      ))}
       {receipt.signature ? <Signed signature={receipt.signature} language={language} /> : null}
     </View>
   );

@@ -136,7 +136,7 @@ function Asked({ request, zone, today }: { request: VisitRequest; zone: string; 
           {line}
         </Words>
       ))}
-      <PhotoStrip ids={photoIds} title="From the request" />
+      <PhotoStrip pictures={photoIds.map((photoId) => ({ photoId }))} title="From the request" />
       <Words size="small" tone="muted" figures>{`Asked ${showMoment(at, zone, today)}`}</Words>
     </View>
   );

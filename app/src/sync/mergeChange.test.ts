@@ -23,12 +23,15 @@ it("leaves a copy that is as new already as it is", () => {
 
 it("brings customer and car along where they became others", () => {
   const vehicle = vehicleSample({ id: "car-2" });
-  const merged = mergeChange(viewSample(), { ...change, parties: { odometerBefore: [], customer: null, vehicle } });
+  const merged = mergeChange(viewSample(), {
+    ...change,
+    parties: { odometerBefore: [], carBefore: null, customer: null, vehicle },
+  });
   expect(merged).toMatchObject({ customer: null, vehicle: { id: "car-2" } });
 });
 
 it("has all of one that was only now opened", () => {
-  const parties = { customer: null, vehicle: null, odometerBefore: [] };
+  const parties = { customer: null, vehicle: null, odometerBefore: [], carBefore: null };
   const opened = mergeChange(undefined, { ...change, fromRevision: 0, revision: 1, state: stateSample(), parties });
   expect(opened).toMatchObject({ number: 1001, visits: [], requests: [], state: { id: "order-1" } });
 });

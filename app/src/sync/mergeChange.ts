@@ -11,9 +11,9 @@ export function mergeChange(known: WorkOrderView | undefined, change: WorkOrderC
   if (known && known.revision >= change.revision) return known;
   if (change.fromRevision === 0 && !known) return opened(change);
   if (known?.revision !== change.fromRevision) return null;
-  const { customer, vehicle, odometerBefore } = change.parties ?? known;
+  const { customer, vehicle, odometerBefore, carBefore } = change.parties ?? known;
   const state = { ...known.state, ...change.state };
-  return { ...known, revision: change.revision, state, customer, vehicle, odometerBefore };
+  return { ...known, revision: change.revision, state, customer, vehicle, odometerBefore, carBefore };
 }
 
 /** A work order that was only now opened: nothing but its state is there yet. */
@@ -29,6 +29,7 @@ function opened({ number, revision, state, parties }: WorkOrderChange): WorkOrde
     askedBefore: null,
     customerPhotoIds: [],
     requests: [],
+    pageOpenedAt: null,
     receiptLinks: [],
   };
 }

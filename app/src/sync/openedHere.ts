@@ -38,6 +38,8 @@ export function openedHere(id: string, line: readonly Pending[], context: LocalC
     customerPhotoIds: [],
     requests: [],
     odometerBefore: [],
+    carBefore: null,
+    pageOpenedAt: null,
     receiptLinks: [],
   };
 }

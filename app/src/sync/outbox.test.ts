@@ -455,8 +455,8 @@ describe("photos", () => {
   it("one that is refused holds up nothing, keeps its place, and goes again or is let go", async () => {
     const unreadable = problemReply(422, "photo/unreadable", "This file is no picture.");
     const server = photoServer(unreadable, { body: null });
-    await attachPhoto("order-1", "oil", blob());
-    await attachPhoto("order-1", "oil", blob());
+    await attachPhoto("order-1", { of: "point", id: "oil" }, blob());
+    await attachPhoto("order-1", { of: "point", id: "oil" }, blob());
     await until(() => state().photos.length === 1 && state().pending.length === 0);
     const [refused] = state().photos;
     expect(refused?.refusal).toBe("This file is no picture.");
@@ -464,18 +464,18 @@ describe("photos", () => {
     await until(() => state().photos.length === 0);
     expect(server.asked).toHaveLength(3);
     photoServer(unreadable);
-    await attachPhoto("order-1", "oil", blob());
+    await attachPhoto("order-1", { of: "point", id: "oil" }, blob());
     await until(() => state().photos[0]?.refusal !== null && state().pending.length === 0);
     const [bad] = state().photos;
     await letGoOfPhoto(bad!);
-    expect(state().pending).toMatchObject([{ command: { type: "removePhoto", pointId: "oil", photoId: bad!.id } }]);
+    expect(state().pending).toMatchObject([{ command: { type: "removePhoto", photoId: bad!.id } }]);
     await sent();
     expect([state().photos, await device()?.photos.get(bad!.id)]).toEqual([[], undefined]);
   });
 
   it("waits over a reload, and stays on the device when it was sent", async () => {
     photoServer("down");
-    await attachPhoto("order-1", "oil", blob());
+    await attachPhoto("order-1", { of: "point", id: "oil" }, blob());
     await until(() => !state().online);
     await reload();
     const [{ id } = { id: "" }] = state().photos;

@@ -1,14 +1,23 @@
+import type { Picture } from "@mechanon/core";
 import { v7 as uuid } from "uuid";
 import { give, sendCommand } from "./give";
 import { dropPhoto, keepPhoto, retryPhoto } from "./photos";
 import { flush } from "./sender";
 import type { WaitingPhoto } from "./state";
 
-/** Keeps a photo and attaches it to an inspection point; its bytes go when they can, and hold up nothing. */
-export async function attachPhoto(workOrderId: string, pointId: string, blob: Blob): Promise<void> {
-  const id = uuid();
-  await keepPhoto(id, blob, { workOrderId, pointId });
-  sendCommand(workOrderId, { type: "attachPhoto", pointId, photoId: id });
+/** What a picture belongs to. */
+export type PictureOf = Pick<Picture, "of" | "id"> & Partial<Pick<Picture, "moment" | "drawnOn" | "media">>;
+
+/** Keeps a photo or clip and ties it to something of a work order; its bytes go when they can, and hold up nothing. */
+export async function attachPhoto(
+  workOrderId: string,
+  { of, id, moment = null, drawnOn = null, media = "photo" }: PictureOf,
+  blob: Blob,
+): Promise<string> {
+  const photoId = uuid();
+  await keepPhoto(photoId, blob, { workOrderId });
+  sendCommand(workOrderId, { type: "attachPhoto", photoId, media, of, id, moment, drawnOn });
+  return photoId;
 }
 
 /** Keeps a photo of a car; the car is shown with it once its form is saved. @returns its id. */
@@ -31,5 +40,5 @@ export async function letGoOfPhoto({ id, place }: WaitingPhoto): Promise<void> {
   if (!place) return;
   if ("vehicleId" in place)
     await give([{ kind: "vehicleChange", target: place.vehicleId, was: { photoId: id }, becomes: { photoId: null } }]);
-  else sendCommand(place.workOrderId, { type: "removePhoto", pointId: place.pointId, photoId: id });
+  else sendCommand(place.workOrderId, { type: "removePhoto", photoId: id });
 }

@@ -52,7 +52,7 @@ export async function sendPhotos(personId: string): Promise<boolean> {
     const blob = refusal === null ? await photoBlob(id) : undefined;
     if (!blob) continue;
     try {
-      await sendPhoto(id, blob);
+      await sendPhoto(id, blob, (sentShare) => tellShare(id, sentShare));
       await mark(id, { sentAt: new Date().toISOString() });
     } catch (error) {
       if (!(error instanceof ApiProblem) || concernsAll(error)) throw error;
@@ -61,6 +61,12 @@ export async function sendPhotos(personId: string): Promise<boolean> {
     }
   }
   return isWhole;
+}
+
+function tellShare(id: string, sentShare: number): void {
+  useSync.setState(({ photos }) => ({
+    photos: photos.map((photo) => (photo.id === id ? { ...photo, sentShare } : photo)),
+  }));
 }
 
 /** Sends a refused photo again. */

@@ -10,6 +10,8 @@ export interface WaitingPhoto {
   refusal: string | null;
   /** Where it was taken; null: it is not known of one that yesterday's app kept. */
   place: PhotoPlace | null;
+  /** How much of it is at the server, 0 to 1; absent: nothing yet. */
+  sentShare?: number;
 }
 
 /** Whether what is done here outlives this page: `none`: the browser keeps nothing; `full`: it has no room left. */

@@ -28,7 +28,7 @@ describe("what the device shows", () => {
           libraryJobId: "wipers",
           lineIds: ["l1", "l2"],
           concernId: null,
-          pointId: null,
+          pointIds: [],
         }),
       ],
       context,

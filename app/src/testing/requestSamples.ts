@@ -1,3 +1,4 @@
+import type { FoundSeen } from "@mechanon/core";
 import type { AskPage, CustomerPage, PageOrder, PageVisit, RequestMatches, VisitRequest } from "@mechanon/contract";
 import { customerSample, vehicleSample } from "./samples";
 
@@ -100,7 +101,7 @@ export function pageOrderSample(over: Partial<PageOrder> = {}): PageOrder {
     concerns: [{ en: "It hums", es: "Zumba" }],
     visits: [pageVisitSample()],
     found: [],
-    soundCount: 0,
+    fine: [],
     jobs: [],
     totalCents: null,
     dueCents: 0,
@@ -126,6 +127,36 @@ export function customerPageSample(over: Partial<CustomerPage> = {}): CustomerPa
     callOffHours: 24,
     requests: [],
     orders: [pageOrderSample()],
+    ...over,
+  };
+}
+
+/** Pads that need work, measured twice. */
+export function foundSample(over: Partial<FoundSeen> = {}): FoundSeen {
+  return {
+    title: { en: "Front pads", es: "Pastillas delanteras" },
+    grade: "act",
+    note: "",
+    topic: "brakes",
+    pictures: [],
+    measures: [
+      {
+        ...{
+          kind: "pad",
+          key: "pad",
+          name: "Pad",
+          unit: "mm",
+          value: 4,
+          limit: 3,
+          milesLeft: 3000,
+          dueOn: "2027-03-01",
+        },
+        readings: [
+          { odometer: 40_000, date: "2026-01-10", value: 8 },
+          { odometer: 52_000, date: "2026-11-10", value: 4 },
+        ],
+      },
+    ],
     ...over,
   };
 }

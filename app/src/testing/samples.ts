@@ -2,6 +2,8 @@ import {
   USUAL_MESSAGES,
   USUAL_REQUESTS,
   USUAL_VISITS,
+  NOTHING_SEEN,
+  inspectionPoint,
   libraryJob,
   nothingArranged,
   readGuide,
@@ -25,9 +27,24 @@ import type {
   WorkOrderView,
 } from "@mechanon/contract";
 
+const POINTS_SAMPLE = [
+  {
+    ...{ id: "pads", title: "Front brake pads", titleEs: "Pastillas delanteras", area: "Brakes", topic: "brakes" },
+    position: "leftFront",
+    measures: [
+      {
+        ...{ key: "value", name: "Pad", kind: "pad", unit: "mm", step: 0.5, start: 7, most: 14 },
+        ...{ watchBelow: 5, actBelow: 3 },
+      },
+    ],
+    notes: ["Worn to the metal", "Slides stuck"],
+  },
+  { id: "oil", title: "Engine oil", area: "Fluids", measures: [] },
+].map((point) => inspectionPoint.parse(point));
+
 /** Small made-up settings for tests of the app. */
 export const SETTINGS_SAMPLE: BusinessSettings = {
-  versions: { concerns: 1, intervals: 1, newcomers: 1, labor: 1, pay: 1, crew: 1, visits: 1, messages: 1, requests: 1 },
+  versions: { concerns: 1, intervals: 1, newcomers: 1, labor: 1, pay: 1, crew: 1, visits: 1, messages: 1, requests: 1, inspection: 1 }, // prettier-ignore
   crew: [],
   visits: USUAL_VISITS,
   messages: USUAL_MESSAGES,
@@ -64,16 +81,20 @@ export const SETTINGS_SAMPLE: BusinessSettings = {
       supplies: null,
     },
   },
-  inspection: [
+  inspection: POINTS_SAMPLE,
+  sheets: [
     {
-      id: "pads",
-      title: "Front brake pads",
-      area: "Brakes",
-      measure: { name: "Pad", unit: "mm", step: 0.5, start: 7, most: 14, watchBelow: 5, actBelow: 3 },
+      ...{ id: "quick", title: "Quick look", pointIds: ["pads", "oil"] },
+      comes: { always: true, firstVisit: false, libraryJobIds: [], everyMiles: null },
     },
-    { id: "oil", title: "Engine oil", area: "Fluids", measure: null },
   ],
-  concerns: [{ id: "grind", text: "Brakes grind", kind: "fault", area: "Brakes" }],
+  concerns: [
+    {
+      ...{ id: "grind", text: "Brakes grind", kind: "fault", area: "Brakes" },
+      causes: ["Pads worn to the metal"],
+      corrections: ["Replace pads and rotors"],
+    },
+  ],
   concernGaps: [{ name: "when", choices: ["when cold", "when hot"] }],
   intervals: [{ id: "oil", title: "Oil and filter", miles: 5000, months: 6, jobIds: ["wipers"] }],
 };
@@ -138,7 +159,7 @@ export const LIBRARY_SAMPLE: LibraryJob[] = [
 /** A work order nothing has happened to yet. */
 export function stateSample(over: Partial<WorkOrderState> = {}): WorkOrderState {
   return {
-    version: 2,
+    version: 3,
     id: "order-1",
     customerId: "customer-1",
     vehicleId: "car-1",
@@ -147,9 +168,7 @@ export function stateSample(over: Partial<WorkOrderState> = {}): WorkOrderState 
     rules: SETTINGS_SAMPLE.rules,
     taxExempt: false,
     concerns: [],
-    odometerMiles: null,
-    pressures: null,
-    findings: [],
+    ...NOTHING_SEEN,
     jobs: [],
     approvals: [],
     orders: [],
@@ -173,6 +192,8 @@ export function viewSample(over: Partial<WorkOrderView> = {}): WorkOrderView {
     customerPhotoIds: [],
     requests: [],
     odometerBefore: [],
+    carBefore: null,
+    pageOpenedAt: null,
     receiptLinks: [],
     ...over,
   };
@@ -276,7 +297,7 @@ export function jobSample(over: Partial<Job> = {}): Job {
     title: "Wiper blades",
     libraryJobId: "wipers",
     concernId: null,
-    pointId: null,
+    pointIds: [],
     lines: LIBRARY_SAMPLE[0]?.lines ?? [],
     addedAt: AT,
     answer: null,
@@ -336,6 +357,8 @@ export function receiptSample(over: Partial<ReceiptView> = {}): ReceiptView {
     plate: "LRK1204",
     language: "en",
     odometerMiles: 88120,
+    unsafe: [],
+    concerns: [],
     jobs: [
       {
         title: "Wiper blades",

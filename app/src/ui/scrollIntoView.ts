@@ -11,6 +11,14 @@ export function scrollToTop(nativeId: string): void {
   requestAnimationFrame(() => scroll(document.getElementById(nativeId), "start"));
 }
 
+/** Brings something into the middle of what is seen, at once: a thumb waits for it. */
+export function keepInSight(nativeId: string): void {
+  if (typeof document === "undefined") return;
+  requestAnimationFrame(() => {
+    document.getElementById(nativeId)?.scrollIntoView({ block: "center", behavior: "auto" });
+  });
+}
+
 function scroll(element: unknown, block: ScrollLogicalPosition): void {
   if (typeof HTMLElement === "undefined" || !(element instanceof HTMLElement)) return;
   const isCalm = window.matchMedia("(prefers-reduced-motion: reduce)").matches;

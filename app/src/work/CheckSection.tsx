@@ -1,48 +1,46 @@
-import { useState } from "react";
-import { z } from "zod";
+import { useRouter } from "expo-router";
 import { StyleSheet, View } from "react-native";
 import {
-  GRADES,
   countOf,
-  gradeFromMeasurement,
-  offersForFindings,
+  isBad,
   openPoints,
+  picturesOf,
+  pointById,
+  pointPhotos,
+  worstFirst,
+  type Finding,
   type Grade,
-  type InspectionPoint,
 } from "@mechanon/core";
-import type { WorkOrderView } from "@mechanon/contract";
-import { PhotoButton } from "../photos/PhotoButton";
+import { CureOffers } from "../check/CureOffers";
+import { GRADE_LOOK } from "../check/gradeLook";
+import { allMeasured } from "../check/measureWords";
+import { UnsafePart } from "../check/UnsafePart";
+import { sheetsHere, useSheetsHere } from "../check/useSheetsHere";
+import { NO_FACTS } from "@mechanon/core";
 import { PhotoStrip } from "../photos/PhotoStrip";
-import { sendCommand } from "../sync/give";
-import { attachPhoto } from "../sync/photoActs";
 import { Button } from "../ui/Button";
-import { Choices } from "../ui/Choices";
 import { useColors } from "../ui/face";
-import { Field } from "../ui/Field";
-import { Stepper } from "../ui/Stepper";
 import { SPACE } from "../ui/theme";
 import { Words } from "../ui/Words";
-import { useUnsaved } from "../unsaved/useUnsaved";
-import { OfferJob } from "../jobLibrary/OfferJob";
-import { GRADE_LOOK } from "./gradeLook";
-import { OdometerField } from "./OdometerField";
 import type { WorkOrderSection, WorkOrderSectionProps } from "./workOrderSection";
-import type { Business } from "../session/useSession";
 
-/** The inspection, odometer and tire pressures. */
+/** The inspection: its sheets, and what they found. */
 export const checkSection: WorkOrderSection = {
   name: "check",
   title: "Check",
   acts: ["inspect"],
-  line: ({ view: { state }, business }) => {
-    if (state.findings.length === 0) return "Not started";
+  line: ({ view, business }) => {
+    const { state } = view;
+    const { points, sheets } = sheetsHere(view, business.settings, NO_FACTS);
     const graded = (wanted: Grade): number => state.findings.filter(({ grade }) => grade === wanted).length;
-    const open = openPoints(business.settings.inspection, state.findings).length;
-    const [bad, watch] = [graded("act"), graded("watch")];
+    const isBegun = sheets.some(({ isStarted }) => isStarted) || state.findings.length > 0;
+    if (!isBegun) return "Not started";
+    const open = openPoints(points, state.findings, pointPhotos(state)).length;
     return [
       open > 0 ? `${open} open` : "All checked",
-      bad > 0 ? `${bad} act now` : "",
-      watch > 0 ? `${watch} to watch` : "",
+      graded("unsafe") > 0 ? `${graded("unsafe")} unsafe` : "",
+      graded("act") > 0 ? `${graded("act")} act now` : "",
+      graded("watch") > 0 ? `${graded("watch")} to watch` : "",
     ]
       .filter(Boolean)
       .join(", ");
@@ -50,161 +48,72 @@ export const checkSection: WorkOrderSection = {
   Body: CheckSection,
 };
 
-const GRADE_OPTIONS = GRADES.map((value) => ({ value, ...GRADE_LOOK[value] }));
-
-/** The short inspection: one thumb a point, a measurement where the trade measures, and the cure at once. */
+/** What the check found, the worst first, and the way into it. */
 export function CheckSection({ view, business }: WorkOrderSectionProps) {
+  const router = useRouter();
   const { state } = view;
-  const points = business.settings.inspection;
-  const open = openPoints(points, state.findings);
-  const markRest = (): void =>
-    open.forEach(({ id }) =>
-      sendCommand(state.id, { type: "gradePoint", pointId: id, grade: "sound", measured: null, note: "" }),
-    );
+  const { sheets, open } = useSheetsHere(view, business);
+  const bad = worstFirst(state.findings);
+  const photosOf = pointPhotos(state);
   return (
     <View style={styles.list}>
-      <OdometerField view={view} />
-      <Pressures view={view} />
-      {points.map((point) => (
-        <Point key={point.id} point={point} view={view} business={business} />
+      {sheets.map(({ sheetId, title, points, closedAt, isStarted }) => {
+        const left = openPoints(points, state.findings, photosOf).filter(({ id }) =>
+          open.some((each) => each.id === id),
+        );
+        return (
+          <View key={sheetId} style={styles.sheet}>
+            <Words strong>{title}</Words>
+            <Words tone="muted" figures>
+              {closedAt !== null ? "Closed" : isStarted ? `${left.length} open` : countOf(points.length, "point")}
+            </Words>
+          </View>
+        );
+      })}
+      <Button
+        label={open.length > 0 ? "Open the check" : "Look at the check"}
+        onPress={() => router.navigate(`/work/${state.id}/check`)}
+        testID="open-check"
+      />
+      <UnsafePart view={view} business={business} />
+      {bad.map((finding) => (
+        <BadPoint key={finding.pointId} finding={finding} view={view} business={business} />
       ))}
-      {open.length > 0 ? (
-        <Button
-          label={`The other ${countOf(open.length, "point is", "points are")} sound`}
-          onPress={markRest}
-          testID="rest-sound"
-        />
-      ) : null}
     </View>
   );
 }
 
-const USUAL_PSI = 33;
-
-/** The tire pressures as they were set; the next visit begins with them. */
-function Pressures({ view }: { view: WorkOrderView }) {
-  const { pressures } = view.state;
-  const [isOpen, setOpen] = useState(false);
-  const [front, setFront] = useState(pressures?.frontPsi ?? USUAL_PSI);
-  const [rear, setRear] = useState(pressures?.rearPsi ?? USUAL_PSI);
-  if (!isOpen)
-    return (
-      <Button
-        kind="quiet"
-        label={pressures ? `Tires at ${pressures.frontPsi} and ${pressures.rearPsi} psi` : "Tire pressures"}
-        onPress={() => setOpen(true)}
-        style={styles.left}
-      />
-    );
-  return (
-    <View style={styles.pressures}>
-      <Words>Front</Words>
-      <Stepper label="Front" value={front} unit="psi" step={1} least={10} most={120} onChange={setFront} />
-      <Words>Rear</Words>
-      <Stepper label="Rear" value={rear} unit="psi" step={1} least={10} most={120} onChange={setRear} />
-      <Button
-        label="Keep the pressures"
-        onPress={() => {
-          sendCommand(view.state.id, { type: "recordPressures", frontPsi: front, rearPsi: rear });
-          setOpen(false);
-        }}
-      />
-    </View>
-  );
-}
-
-function Point({ point, view, business }: { point: InspectionPoint; view: WorkOrderView; business: Business }) {
+function BadPoint({
+  finding,
+  view,
+  business,
+}: Pick<WorkOrderSectionProps, "view" | "business"> & { finding: Finding }) {
   const colors = useColors();
   const { state } = view;
-  const finding = state.findings.find(({ pointId }) => pointId === point.id);
-  const [typedNote, setNote, dropNote] = useUnsaved(`note/${state.id}/${point.id}`, z.string());
-  const note = typedNote ?? finding?.note ?? "";
-  const [hasNote, setHasNote] = useState(note !== "");
-  const grade = (value: NonNullable<typeof finding>["grade"], measured = finding?.measured ?? null): void =>
-    sendCommand(state.id, { type: "gradePoint", pointId: point.id, grade: value, measured, note });
-  const measure = (value: number): void => grade(gradeFromMeasurement(point, value) ?? "sound", value);
-  const offers = finding
-    ? offersForFindings(state, business.library).filter(({ pointId }) => pointId === point.id)
-    : [];
+  const point = pointById(finding.pointId, state, business.settings.inspection);
+  if (!point || !isBad(finding.grade)) return null;
+  const { icon: Icon, label } = GRADE_LOOK[finding.grade];
+  const details = [allMeasured(point, finding), finding.note].filter(Boolean).join(" · ");
   return (
-    <View style={[styles.point, { borderColor: colors.hairline }]} role="group" aria-label={point.title}>
-      <View style={styles.title}>
-        <Words strong style={styles.grow}>
-          {point.title}
-        </Words>
-        {point.measure ? (
-          <Stepper
-            label={`${point.title} ${point.measure.name}`}
-            value={finding?.measured ?? point.measure.start}
-            unit={point.measure.unit}
-            step={point.measure.step}
-            most={point.measure.most}
-            onChange={measure}
-          />
-        ) : null}
+    <View
+      style={[styles.finding, { borderColor: colors.hairline }]}
+      role="group"
+      aria-label={`${point.title}, ${label}`}
+    >
+      <Icon size={24} color={finding.grade === "watch" ? colors.ink : colors.alarm} />
+      <View style={styles.grow}>
+        <Words strong>{`${point.title}: ${label.toLowerCase()}`}</Words>
+        {details === "" ? null : <Words figures>{details}</Words>}
+        <PhotoStrip pictures={picturesOf(state, "point", point.id)} title={point.title} tellsSending />
+        <CureOffers point={point} view={view} business={business} />
       </View>
-      <Choices
-        even
-        label={`Grade of ${point.title}`}
-        options={GRADE_OPTIONS}
-        value={finding?.grade ?? null}
-        onChoose={(value) => grade(value)}
-        testID={`grade-${point.id}`}
-      />
-      {finding && finding.grade !== "sound" ? (
-        <>
-          <View style={styles.extras}>
-            <PhotoButton
-              label="Photo"
-              of={point.title}
-              testID={`photo-${point.id}`}
-              onTake={(photo) => attachPhoto(state.id, point.id, photo)}
-            />
-            {hasNote ? null : <Button kind="quiet" label="Note" onPress={() => setHasNote(true)} />}
-          </View>
-          {hasNote ? (
-            <Field
-              label={`Note on ${point.title}`}
-              value={note}
-              onChangeText={setNote}
-              maxLength={500}
-              onBlur={() => {
-                if (note !== finding.note) grade(finding.grade);
-                dropNote();
-              }}
-            />
-          ) : null}
-        </>
-      ) : null}
-      <PhotoStrip ids={finding?.photoIds ?? []} title={point.title} tellsSending />
-      {offers.map(({ libraryJob, pointId }) => (
-        <OfferJob
-          key={libraryJob.id}
-          job={libraryJob}
-          why={{ pointId, concernId: concernAnswered(view, libraryJob.answersConcerns) }}
-          view={view}
-          business={business}
-        />
-      ))}
     </View>
-  );
-}
-
-function concernAnswered({ state }: WorkOrderView, phraseIds: readonly string[]): string | null {
-  return (
-    state.concerns.find(
-      ({ id, phraseId }) =>
-        phraseId !== null && phraseIds.includes(phraseId) && !state.jobs.some((job) => job.concernId === id),
-    )?.id ?? null
   );
 }
 
 const styles = StyleSheet.create({
-  left: { alignSelf: "flex-start" },
-  pressures: { flexDirection: "row", flexWrap: "wrap", alignItems: "center", gap: SPACE.s },
-  list: { gap: SPACE.l },
-  point: { gap: SPACE.s, borderTopWidth: 1, paddingTop: SPACE.m },
-  title: { flexDirection: "row", alignItems: "center", gap: SPACE.s, flexWrap: "wrap" },
-  grow: { flex: 1, minWidth: 130 },
-  extras: { flexDirection: "row", gap: SPACE.s },
+  list: { gap: SPACE.m },
+  sheet: { flexDirection: "row", justifyContent: "space-between", gap: SPACE.m },
+  finding: { flexDirection: "row", gap: SPACE.m, borderTopWidth: 1, paddingTop: SPACE.m },
+  grow: { flex: 1, gap: SPACE.s },
 });

@@ -1,20 +1,19 @@
-import { Check, CircleDashed, Plus } from "../ui/icons";
+import { Plus } from "../ui/icons";
 import { useState } from "react";
 import { StyleSheet, View } from "react-native";
 import { v7 as uuid } from "uuid";
 import type { WorkOrderView } from "@mechanon/contract";
+import { CodesPart } from "../troubleCodes/CodesPart";
+import { ConcernLine } from "../concerns/ConcernLine";
 import { ConcernPicker } from "../concerns/ConcernPicker";
 import { NOTHING_SAID, saidConcerns, type Said } from "../concerns/pickedConcern";
 import { sendCommand } from "../sync/give";
 import { Button } from "../ui/Button";
-import { useColors } from "../ui/face";
 import { SPACE } from "../ui/theme";
-import { Words } from "../ui/Words";
 import type { Business } from "../session/useSession";
 
-/** Why the customer called, and whether something on the quote answers it. */
+/** Why the customer called, and what became of it. */
 export function Concerns({ view, business }: { view: WorkOrderView; business: Business }) {
-  const colors = useColors();
   const { state } = view;
   const [said, setSaid] = useState<Said | null>(null);
   const concerns = saidConcerns(said ?? NOTHING_SAID);
@@ -25,21 +24,10 @@ export function Concerns({ view, business }: { view: WorkOrderView; business: Bu
   };
   return (
     <View style={styles.list}>
-      {state.concerns.map(({ id, text }) => {
-        const job = state.jobs.find(({ concernId }) => concernId === id);
-        const Icon = job ? Check : CircleDashed;
-        return (
-          <View key={id} style={styles.concern}>
-            <Icon size={20} color={job ? colors.ink : colors.alarm} />
-            <View style={styles.words}>
-              <Words strong>“{text}”</Words>
-              <Words size="small" tone={job ? "muted" : "alarm"}>
-                {job ? `Answered by ${job.title}` : "Nothing on the quote answers this yet"}
-              </Words>
-            </View>
-          </View>
-        );
-      })}
+      {state.concerns.map((concern) => (
+        <ConcernLine key={concern.id} concern={concern} view={view} business={business} />
+      ))}
+      <CodesPart view={view} business={business} />
       {said ? (
         <>
           <ConcernPicker
@@ -74,6 +62,5 @@ export function Concerns({ view, business }: { view: WorkOrderView; business: Bu
 const styles = StyleSheet.create({
   list: { gap: SPACE.s },
   concern: { flexDirection: "row", gap: SPACE.s },
-  words: { flex: 1 },
   add: { alignSelf: "flex-start" },
 });

@@ -2,10 +2,11 @@ import { useMutation } from "@tanstack/react-query";
 import { useState } from "react";
 import { StyleSheet, View } from "react-native";
 import { v7 as uuid } from "uuid";
-import { countOf, messageWays, quoteTotalCents, showMoney } from "@mechanon/core";
+import { countOf, messageWays, quoteTotalCents, showMoment, showMoney } from "@mechanon/core";
 import { routes, type WorkOrderView } from "@mechanon/contract";
 import { call } from "../api/call";
 import { errorWords } from "../api/problem";
+import { useToday } from "../day/useDay";
 import { Thread } from "../messages/Thread";
 import { NeedsSignal } from "../offline/NeedsSignal";
 import { PhotoStrip } from "../photos/PhotoStrip";
@@ -35,12 +36,16 @@ export const messagesSection: WorkOrderSection = {
 };
 
 /** All that was said to and by the customer about this work, and writing more. */
-export function MessagesSection({ view }: WorkOrderSectionProps) {
-  const { messages, askedBefore, customerPhotoIds = [], customer, state } = view;
+export function MessagesSection({ view, business }: WorkOrderSectionProps) {
+  const today = useToday();
+  const { pageOpenedAt, messages, askedBefore, customerPhotoIds = [], customer, state } = view;
   return (
     <View style={styles.list}>
       {askedBefore && askedBefore.words !== "" ? <Words>{`They asked: “${askedBefore.words}”`}</Words> : null}
-      <PhotoStrip ids={customerPhotoIds} title="From the customer" />
+      <PhotoStrip pictures={customerPhotoIds.map((photoId) => ({ photoId }))} title="From the customer" />
+      {pageOpenedAt ? (
+        <Words>{`They opened their page ${showMoment(pageOpenedAt, business.timeZone, today)}`}</Words>
+      ) : null}
       {messages.length === 0 ? <Words tone="muted">Nothing was told or asked yet.</Words> : null}
       <Thread messages={messages} />
       {customer && messageWays(customer).length > 0 ? (

@@ -20,9 +20,8 @@ const checked: Partial<WorkOrderState> = {
   findings: ["pads", "oil"].map((pointId) => ({
     pointId,
     grade: "sound",
-    measured: null,
+    measures: {},
     note: "",
-    photoIds: [],
     at: AT,
     by: "me",
   })),

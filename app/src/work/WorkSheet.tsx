@@ -18,6 +18,7 @@ import { Button } from "../ui/Button";
 import { useColors } from "../ui/face";
 import { Screen } from "../ui/Screen";
 import { useIsWide } from "../ui/useIsWide";
+import { CarWarnings } from "./CarWarnings";
 import { AboutWork } from "./AboutWork";
 import { Concerns } from "./Concerns";
 import { OpenConflicts } from "./OpenConflicts";
@@ -55,11 +56,11 @@ function Sheet({ view, business, asOf }: SheetProps & { asOf: string | null }) {
   useHotkeys("a", next.act, [next]);
   useHotkeys("j", () => open("quote"));
   useHotkeys("b", () => open("visits"));
-  const sections = WORK_ORDER_SECTIONS.map(({ name, title, line, Body }): SheetSection => ({
+  const sections = WORK_ORDER_SECTIONS.map(({ name, title, line, standsOpen, Body }): SheetSection => ({
     name,
     title,
     line: line({ view, business, today }),
-    standsOpen: name === next.section,
+    standsOpen: name === next.section || (standsOpen?.({ view }) ?? false),
     body: () => (
       <FootSlot.Provider value={name === next.section ? slot : "beside"}>
         <Body view={view} business={business} isUnsent={unsent} />
@@ -87,6 +88,7 @@ function Sheet({ view, business, asOf }: SheetProps & { asOf: string | null }) {
         <WorkHead view={view} />
         <Refusals of={view.state.id} />
         <OpenConflicts state={view.state} />
+        <CarWarnings view={view} business={business} />
         {isWide || isWhole ? null : <SwapSection view={view} />}
         <Concerns view={view} business={business} />
         <View>{draw(sections)}</View>

@@ -1,4 +1,5 @@
 import type { NextAct } from "@mechanon/core";
+import { arrivalSection } from "../arrival/ArrivalSection";
 import { checkSection } from "./CheckSection";
 import { messagesSection } from "./MessagesSection";
 import { moneySection } from "./MoneySection";
@@ -11,6 +12,7 @@ import type { WorkOrderSection } from "./workOrderSection";
 /** The sections of a work order's sheet in the order of work; each is a file of its own, named here. */
 export const WORK_ORDER_SECTIONS: readonly WorkOrderSection[] = [
   visitsSection,
+  arrivalSection,
   checkSection,
   quoteSection,
   partsSection,

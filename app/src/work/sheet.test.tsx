@@ -60,8 +60,8 @@ describe("the check", () => {
     fireEvent.press(screen.getAllByRole("radio", { name: "Watch" })[1]!);
     fireEvent.press(screen.getByRole("button", { name: "Front brake pads Pad less" }));
     expect(given()).toMatchObject([
-      { type: "gradePoint", pointId: "oil", grade: "watch", measured: null },
-      { type: "gradePoint", pointId: "pads", grade: "sound", measured: 6.5 },
+      { type: "gradePoint", pointId: "oil", grade: "watch", measures: {} },
+      { type: "gradePoint", pointId: "pads", grade: "sound", measures: { value: 6.5 } },
     ]);
   });
   it("marks the rest as sound at once", () => {
@@ -70,9 +70,7 @@ describe("the check", () => {
     expect(given()).toHaveLength(2);
   });
   it("offers the cure of a bad point, linked to it and to the concern it answers", () => {
-    const findings = [
-      { pointId: "oil", grade: "act" as const, measured: null, note: "", photoIds: ["p"], at: AT, by: "me" },
-    ];
+    const findings = [{ pointId: "oil", grade: "act" as const, measures: {}, note: "", at: AT, by: "me" }];
     const concerns = [{ id: "c", text: "Brakes grind", kind: "fault" as const, phraseId: "grind", at: AT }];
     show(<CheckSection view={view({ findings, concerns })} business={BUSINESS} isUnsent={false} />);
     expect(screen.getByLabelText("Engine oil, photo 1")).toBeTruthy();

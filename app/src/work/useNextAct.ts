@@ -2,6 +2,7 @@ import { useRouter } from "expo-router";
 import { approvedJobs, nextAct, nextActLabel } from "@mechanon/core";
 import type { WorkOrderView } from "@mechanon/contract";
 import { useNow } from "../day/useNow";
+import { useSheetsHere } from "../check/useSheetsHere";
 import type { Business } from "../session/useSession";
 import { sendCommand, sendVisitCommand } from "../sync/give";
 import { beingOrdered } from "./beingOrdered";
@@ -21,7 +22,8 @@ export function useNextAct(
 ): { section: string | null; label: string | null; act: () => void } {
   const router = useRouter();
   const now = useNow();
-  const next = nextAct(view.state, view.visits, business.settings.inspection, now, beingOrdered(view));
+  const { open: openPoints } = useSheetsHere(view, business);
+  const next = nextAct(view.state, view.visits, openPoints.length, now, beingOrdered(view));
   const section = sectionOf(next);
   const act = (): void => {
     const { id } = view.state;
@@ -39,6 +41,8 @@ export function useNextAct(
         const unfinished = approvedJobs(view.state).filter(({ finishedAt }) => finishedAt === null);
         return sendCommand(id, { type: "finishJobs", jobIds: unfinished.map((job) => job.id) });
       }
+      case "inspect":
+        return router.navigate(`/work/${id}/check`);
       case "sendReceipt":
         return router.navigate(`/work/${id}/receipt`);
       default:

@@ -35,7 +35,7 @@ const job = {
   title: "Brakes",
   libraryJobId: null,
   concernId: null,
-  pointId: null,
+  pointIds: [],
   lines: [labor, part],
   addedAt: at,
   answer: null,
@@ -64,7 +64,7 @@ describe("lines of the folded sheet", () => {
   });
   it("say what matters when it is agreed", () => {
     const answer = { value: "yes" as const, approvalId: "a", totalCents: 22000 };
-    const findings = [{ pointId: "pads", grade: "act" as const, measured: 2, note: "", photoIds: [], at, by: "me" }];
+    const findings = [{ pointId: "pads", grade: "act" as const, measures: { value: 2 }, note: "", at, by: "me" }];
     const view = viewSample({ state: stateSample({ jobs: [{ ...job, answer }], findings }) });
     expect(linesOf(view)).toMatchObject({
       check: "1 open, 1 act now",

@@ -17,6 +17,8 @@ export interface WorkOrderSection {
   title: string;
   /** The next acts that are done in it: it stands open while one of them is next. */
   acts: readonly NextAct["act"][];
+  /** It stands open for a reason of its own, too. */
+  standsOpen?: (shown: Pick<WorkOrderSectionProps, "view">) => boolean;
   /** The line it still says while it is folded; `today` in the business's zone. */
   line: (shown: { view: WorkOrderView; business: Pick<Business, "settings" | "timeZone">; today: string }) => string;
   Body: ComponentType<WorkOrderSectionProps>;

@@ -1,7 +1,8 @@
 import { z } from "zod";
-import { askedTime, language, MOST_PHOTOS } from "@mechanon/core";
+import { BAD_GRADES, MEASURE_KINDS, TOPICS, askedTime, language, MOST_PHOTOS } from "@mechanon/core";
 import { idField, textField } from "../fields";
 import { PHOTO_TYPES } from "../photos/photoTypes";
+import { photoSize } from "../photos/routes";
 import { route } from "../route";
 import { tokenField } from "../schedule/newTimePage";
 
@@ -29,6 +30,33 @@ export type PageVisit = z.infer<typeof pageVisit>;
 /** What somebody wrote. */
 const pageWords = z.object({ id: z.string(), isOurs: z.boolean(), text: z.string(), at: z.string() });
 
+/** Words in both languages. */
+const inBoth = z.object({ en: z.string(), es: z.string() });
+
+/** A finding as its customer sees it: in their words, measured against its limit. */
+const foundOnPage = z.object({
+  title: inBoth,
+  grade: z.enum(BAD_GRADES),
+  note: z.string(),
+  topic: z.enum(TOPICS).nullable(),
+  pictures: z.array(
+    z.object({ photoId: z.string(), media: z.enum(["photo", "clip"]), moment: z.enum(["before", "after"]).nullable() }),
+  ),
+  measures: z.array(
+    z.object({
+      kind: z.enum(MEASURE_KINDS),
+      key: z.string(),
+      name: z.string(),
+      unit: z.string(),
+      value: z.number(),
+      limit: z.number().nullable(),
+      readings: z.array(z.object({ odometer: z.number(), date: z.string(), value: z.number() })),
+      dueOn: z.string().nullable(),
+      milesLeft: z.number().nullable(),
+    }),
+  ),
+});
+
 /** A repair as its customer sees it, at every stage. */
 const pageOrder = z.object({
   id: z.string(),
@@ -39,10 +67,9 @@ const pageOrder = z.object({
   concerns: z.array(z.object({ en: z.string(), es: z.string() })),
   visits: z.array(pageVisit),
   /** What was found, the worst first. */
-  found: z.array(
-    z.object({ title: z.string(), grade: z.enum(["act", "watch"]), note: z.string(), photoIds: z.array(z.string()) }),
-  ),
-  soundCount: z.number().int(),
+  found: z.array(foundOnPage),
+  /** What was looked at and is fine. */
+  fine: z.array(inBoth),
   jobs: z.array(
     z.object({
       title: z.string(),
@@ -153,8 +180,19 @@ export const customerPageRoutes = {
     path: "/api/public/pages/:token/photos/:id",
     area: "customerPages",
     open: true,
-    summary: "A photo of what the page shows",
+    summary: "A photo or clip of what the page shows; small: for a list",
     params: visitParams,
+    query: photoSize,
+  }),
+  foundPdf: route({
+    method: "get",
+    path: "/api/public/pages/:token/found/:id",
+    area: "customerPages",
+    open: true,
+    rate: { most: 60, minutes: 60 },
+    summary: "What was found on a repair, as a PDF with its photos",
+    params: visitParams,
+    query: z.object({ language: language.optional() }),
   }),
   writeOnPage: route({
     method: "post",

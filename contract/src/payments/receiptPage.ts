@@ -13,6 +13,10 @@ export const receipt = receiptContent
     odometerMiles: z.number().int().nullable(),
     /** What its customer is spoken to in; those kept of before say nothing of it. */
     language: language.default("en"),
+    /** What is not safe still, and that they were told; those kept of before say nothing of it. */
+    unsafe: z.array(z.string()).default([]),
+    /** What became of why they called. */
+    concerns: z.array(z.string()).default([]),
   })
   .meta({ id: "Receipt" });
 export type ReceiptView = z.infer<typeof receipt>;

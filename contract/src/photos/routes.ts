@@ -1,22 +1,27 @@
 import { z } from "zod";
 import { idParams } from "../fields";
 import { route } from "../route";
-import { PHOTO_TYPES } from "./photoTypes";
+import { CLIP_TYPES, PHOTO_TYPES } from "./photoTypes";
 
 /** Largest photo taken, in bytes; the app sends smaller ones. */
 export const MOST_PHOTO_BYTES = 8 * 1024 * 1024;
+/** Largest clip taken, in bytes, and longest, in seconds. */
+export const MOST_CLIP_BYTES = 15 * 1024 * 1024;
+export const MOST_CLIP_SECONDS = 20;
 
+/** A small one is asked for by its size. */
+export const photoSize = z.object({ size: z.enum(["small"]).optional() });
 const photoArrived = z.object({ arrivedBytes: z.number().int() });
-const bytesField = z.coerce.number().int().min(0).max(MOST_PHOTO_BYTES);
+const bytesField = z.coerce.number().int().min(0).max(MOST_CLIP_BYTES);
 
 export const photoRoutes = {
   putPhoto: route({
     method: "post",
     path: "/api/photos/:id",
     area: "photos",
-    summary: "Keep a photo (the body is the image); the same id again changes nothing",
+    summary: "Keep a photo or clip (the body is its bytes); the same id again changes nothing",
     params: idParams,
-    file: { types: PHOTO_TYPES, mostBytes: MOST_PHOTO_BYTES },
+    file: { types: [...PHOTO_TYPES, ...CLIP_TYPES], mostBytes: MOST_CLIP_BYTES },
     status: 204,
   }),
   photoArrived: route({
@@ -38,5 +43,12 @@ export const photoRoutes = {
     file: { types: ["application/octet-stream"], mostBytes: 1024 * 1024 },
     answer: photoArrived,
   }),
-  getPhoto: route({ method: "get", path: "/api/photos/:id", area: "photos", summary: "A photo", params: idParams }),
+  getPhoto: route({
+    method: "get",
+    path: "/api/photos/:id",
+    area: "photos",
+    summary: "A photo or clip; small: for a list",
+    params: idParams,
+    query: photoSize,
+  }),
 };

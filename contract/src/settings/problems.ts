@@ -4,4 +4,6 @@ export const SETTINGS_PROBLEMS = {
   "library/no-such-change": 404,
   "library/does-not-fit": 422,
   "list/too-long": 409,
+  "inspection/limits": 422,
+  "inspection/no-such-sheet": 404,
 } as const;

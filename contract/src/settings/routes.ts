@@ -4,6 +4,8 @@ import {
   concernGap,
   concernPhrase,
   idOf,
+  inspectionPoint,
+  inspectionSheet,
   itemChanges,
   laborGuide,
   laborSettings,
@@ -66,6 +68,8 @@ const concernsBody = z.strictObject({
   concernGaps: itemChanges(concernGap.strict(), nameOf, LIST_LIMITS.concernGaps),
 });
 
+/** All points of all sheets, as they were and as they are to be. */
+const MOST_INSPECTION_BYTES = 1024 * 1024;
 /** Templates of all kinds in both languages, as they were and as they are to be. */
 const MOST_MESSAGES_BYTES = 512 * 1024;
 
@@ -85,6 +89,12 @@ const visitsBody = z.strictObject({ version, visits: itemChanges(visitSettings, 
 /** Messages, and what stands about requests, are changed whole. */
 const messagesBody = z.strictObject({ version, messages: itemChanges(messageSettings, wholeOf, 1) });
 const requestsBody = z.strictObject({ version, requests: itemChanges(requestSettings, wholeOf, 1) });
+
+const inspectionBody = z.strictObject({
+  version,
+  inspection: itemChanges(inspectionPoint.strict(), idOf, LIST_LIMITS.inspection),
+  sheets: itemChanges(inspectionSheet.strict(), idOf, LIST_LIMITS.sheets),
+});
 
 const intervalsBody = z.strictObject({
   version,
@@ -278,6 +288,23 @@ export const settingsRoutes = {
     summary: "Change the owner's list of services and how often they are due",
     body: intervalsBody,
     answer: businessSettings.pick({ intervals: true }),
+  }),
+  changeInspection: route({
+    method: "patch",
+    path: "/api/business/inspection",
+    area: "settings",
+    right: "settings",
+    mostBytes: MOST_INSPECTION_BYTES,
+    summary: "Change inspection points and the sheets they stand on; those that run stay as they began",
+    body: inspectionBody,
+    answer: businessSettings.pick({ inspection: true, sheets: true }),
+  }),
+  blankSheet: route({
+    method: "get",
+    path: "/api/inspection-sheets/:id/blank",
+    area: "settings",
+    summary: "A sheet to be filled in by hand, as a PDF",
+    params: z.object({ id: textField(60).min(1) }),
   }),
   changeLabor: route({
     method: "patch",

@@ -48,6 +48,51 @@ export const openRequest = z.object({
 });
 export type OpenRequest = z.infer<typeof openRequest>;
 
+/** What is known of a car from its other work orders. */
+export const knownOfCar = z.object({
+  /** Visits of before. */
+  visits: z.number().int(),
+  sheets: z.array(z.object({ sheetId: z.string(), at: z.string(), miles: z.number().nullable() })),
+  /** Oldest first. */
+  measures: z.array(
+    z.object({
+      pointId: z.string(),
+      key: z.string(),
+      odometer: z.number(),
+      date: z.string(),
+      value: z.number(),
+    }),
+  ),
+  /** Of points, the newest first. */
+  pictures: z.array(
+    z.object({ photoId: z.string(), media: z.enum(["photo", "clip"]), pointId: z.string(), at: z.string() }),
+  ),
+  /** Not safe and not mended. */
+  unsafe: z.array(
+    z.object({
+      workOrderId: z.string(),
+      number: z.number().int(),
+      pointId: z.string(),
+      title: z.string(),
+      at: z.string(),
+      isTold: z.boolean(),
+    }),
+  ),
+  /** It lies apart. */
+  apart: z.array(
+    z.object({
+      workOrderId: z.string(),
+      number: z.number().int(),
+      isOff: z.string(),
+      partsLie: z.string(),
+      isDrivable: z.boolean(),
+      toldTo: z.string(),
+      at: z.string(),
+    }),
+  ),
+});
+export type KnownOfCar = z.infer<typeof knownOfCar>;
+
 /** A work order with all that its sheet shows. */
 export const workOrderView = z
   .object({
@@ -67,6 +112,10 @@ export const workOrderView = z
     requests: z.array(openRequest),
     /** What the car's odometer showed on other work orders, oldest first. */
     odometerBefore: z.array(odometerReading).default([]),
+    /** null: the car is not known yet, or was taken down on this device. */
+    carBefore: knownOfCar.nullable().default(null),
+    /** When its customer opened their page last; null: not yet. */
+    pageOpenedAt: z.string().nullable().default(null),
     /** Links to its receipt that were sent and can be opened still. */
     receiptLinks: z.array(z.object({ sentTo: z.string(), at: z.string(), endsAt: z.string() })).default([]),
   })
@@ -88,6 +137,7 @@ export const workOrderChange = z
         customer: customer.nullable(),
         vehicle: vehicle.nullable(),
         odometerBefore: z.array(odometerReading).default([]),
+        carBefore: knownOfCar.nullable().default(null),
       })
       .nullable(),
   })

@@ -5,6 +5,7 @@ import { priceQuote } from "../quoting/price/priceQuote";
 import { calcSlots } from "../schedule/slotsCalc";
 import { normalizePlate } from "../vehicles/plate";
 import { readTireSize } from "../vehicles/tire/tireSize";
+import { calcWear } from "../wear/wearCalc";
 import { decodeVin, type VinContext } from "../vin/decodeVin";
 import { parseInput } from "../calc/parse";
 
@@ -27,5 +28,6 @@ export function calculations(vinContext: () => VinContext): Readonly<Record<stri
     slots: calcSlots,
     loan: planLoan,
     tire: readTireSize,
+    wear: calcWear,
   };
 }

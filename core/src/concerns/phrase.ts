@@ -7,6 +7,9 @@ export const concernPhrase = z.object({
   text: text(200).min(1, "a phrase needs its words"),
   kind: z.enum(["fault", "wish"]),
   area: text(60).min(1, "a phrase needs its area"),
+  /** What it usually turns out to be, and what sets it right; the commonest first. */
+  causes: z.array(text(200).min(1)).max(20).default([]),
+  corrections: z.array(text(200).min(1)).max(20).default([]),
 });
 export type ConcernPhrase = z.infer<typeof concernPhrase>;
 

@@ -30,6 +30,7 @@ it("tells a phone or mail by its end alone", () => {
 });
 
 describe("the work as its customer sees it", () => {
+  const by = (isShown: boolean) => ({ points: POINTS, before: [], specs: {}, isShown });
   const quoted = run(start(), {
     type: "addOwnJob",
     jobId: "01900000-0000-7000-8000-000000000001",
@@ -51,23 +52,39 @@ describe("the work as its customer sees it", () => {
     type: "gradePoint",
     pointId: POINTS[0]?.id ?? "",
     grade: "act",
-    measured: null,
+    measures: {},
     note: "thin",
   });
 
   it("says nothing of findings and prices before they were shown", () => {
-    expect(workSeenByCustomer(found, POINTS, false)).toMatchObject({ found: [], jobs: [], totalCents: null });
+    expect(workSeenByCustomer(found, by(false))).toMatchObject({ found: [], jobs: [], totalCents: null });
   });
 
   it("names what was found by its point, and what was answered, with what is owed", () => {
-    const seen = workSeenByCustomer(yes(found), POINTS, true);
-    expect(seen.found).toEqual([{ title: POINTS[0]?.title, grade: "act", note: "thin", photoIds: [] }]);
+    const seen = workSeenByCustomer(yes(found), by(true));
+    expect(seen.found).toEqual([
+      { title: { en: "Pads", es: "Pads" }, grade: "act", note: "thin", topic: null, pictures: [], measures: [] },
+    ]);
     expect(seen.jobs.every(({ answer }) => answer === "yes")).toBe(true);
     expect(seen.dueCents).toBe(seen.totalCents);
     expect(JSON.stringify(seen)).not.toMatch(/cost|wage|markup/i);
   });
 
+  it("shows the unsafe first, a measurement with its limit and the line of its wear, and what is fine", () => {
+    const odometer = { type: "recordOdometer" as const, miles: 52000 };
+    const oil = { type: "gradePoint" as const, pointId: "oil", grade: "unsafe" as const, measures: {}, note: "" };
+    const pads = { ...oil, pointId: "pads", grade: "watch" as const, measures: { value: 4 } };
+    const before = [{ pointId: "pads", key: "value", odometer: 40000, date: "2025-01-10", value: 8 }];
+    const state = run(run(run(start(), odometer), pads), oil);
+    const seen = workSeenByCustomer(state, { ...by(true), before });
+    expect(seen.found.map(({ grade }) => grade)).toEqual(["unsafe", "watch"]);
+    expect(seen.found[1]?.measures).toMatchObject([{ name: "Pad", value: 4, limit: 3, milesLeft: 3000 }]);
+    expect(seen.found[1]?.measures[0]?.readings).toHaveLength(2);
+    const fine = workSeenByCustomer(run(state, { ...oil, grade: "sound" }), by(true));
+    expect(fine.fine).toEqual([{ en: "Oil", es: "Oil" }]);
+  });
+
   it("shows what was answered even where the rest was not shown", () => {
-    expect(workSeenByCustomer(yes(found), POINTS, false).jobs.length).toBeGreaterThan(0);
+    expect(workSeenByCustomer(yes(found), by(false)).jobs.length).toBeGreaterThan(0);
   });
 });

@@ -30,7 +30,7 @@ const RULES: MoneyRules = {
 const quoted = (pay = RULES.pay): WorkOrderState =>
   run(
     { ...start(), rules: { ...RULES, pay } },
-    { type: "addJob", jobId: id(1), libraryJobId: "brakes", lineIds: [id(10), id(11)], concernId: null, pointId: null },
+    { type: "addJob", jobId: id(1), libraryJobId: "brakes", lineIds: [id(10), id(11)], concernId: null, pointIds: [] },
   );
 const assign = (...assigned: { personId: string; hours?: number | null }[]): WorkOrderCommand => ({ type: "assignLabor", lineId: id(10), assigned }); // prettier-ignore
 const linesOf = (state: WorkOrderState): LaborLine["assigned"] =>

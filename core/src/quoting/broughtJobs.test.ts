@@ -42,7 +42,7 @@ const to = { facts: ELECTRIC, guide: GUIDE, isAfterHours: false };
 const jobId = "00000000-0000-4000-8000-000000000001";
 const lineIds = BRAKES.lines.map((_, index) => `00000000-0000-4000-8000-00000000001${index}`);
 const add = (libraryJobId: string) =>
-  run(start(), { type: "addJob", jobId, libraryJobId, lineIds, concernId: null, pointId: null }, { library: ALL });
+  run(start(), { type: "addJob", jobId, libraryJobId, lineIds, concernId: null, pointIds: [] }, { library: ALL });
 
 it("brings each job fitted where it is usually done; what is gone and orders in orders are passed over", () => {
   const { jobs, doNotApply, there } = broughtJobs(SPRING, ALL, { ...to, quote: start() });

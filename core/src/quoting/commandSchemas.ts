@@ -18,7 +18,7 @@ export const addJobSchema = z.strictObject({
   libraryJobId: words(60).min(1),
   lineIds: z.array(uuid).max(60),
   concernId: uuid.nullable(),
-  pointId: pointId.nullable(),
+  pointIds: z.array(pointId).max(150),
   /** Null, and in what was queued by an older app: as the library has it. */
   fit: jobFit.nullable().optional(),
 });
@@ -43,6 +43,12 @@ export const addOwnJobSchema = z.strictObject({
   concernId: uuid.nullable(),
   /** What decides its rate; left out by an older app. */
   on: z.strictObject({ facts: carFacts, isAfterHours: z.boolean() }).optional(),
+});
+/** A job that is there cures these findings, too. */
+export const tieFindingsSchema = z.strictObject({
+  type: z.literal("tieFindings"),
+  jobId: uuid,
+  pointIds: z.array(pointId).min(1).max(150),
 });
 export const removeJobSchema = z.strictObject({ type: z.literal("removeJob"), jobId: uuid });
 

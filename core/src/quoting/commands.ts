@@ -14,6 +14,7 @@ import {
   removeJobSchema,
   removeLineSchema,
   showIncludedSchema,
+  tieFindingsSchema,
   usePartSchema,
 } from "./commandSchemas";
 import {
@@ -31,6 +32,7 @@ import {
   showIncluded,
   removeJob,
   removeLine,
+  tieFindings,
   type QuotingContext,
 } from "./quoteChanges";
 import { addOperation } from "./addOperation";
@@ -47,6 +49,7 @@ export const quotingRules = {
   refitJob: rule({ schema: refitJobSchema, kind: "intention", needs: ["library", "guide"], apply: refitJob }),
   addVisitFee: feeRule({ schema: addVisitFeeSchema, kind: "intention", apply: addVisitFee }),
   addOwnJob: rule({ schema: addOwnJobSchema, kind: "intention", apply: addOwnJob }),
+  tieFindings: rule({ schema: tieFindingsSchema, kind: "intention", apply: tieFindings }),
   removeJob: rule({
     schema: removeJobSchema,
     kind: "intention",

@@ -124,7 +124,7 @@ const add = (
   libraryJobId: job,
   lineIds: (LIBRARY.find((each) => each.id === job)?.lines ?? []).map((_, index) => uuid(`${id}${index}`)),
   concernId: null,
-  pointId: null,
+  pointIds: [],
   fit: { facts: fit.facts ?? car(), positions: fit.positions ?? [], variantId: fit.variantId ?? null },
 });
 const hoursOf = ({ jobs }: WorkOrderState): number[] =>
@@ -334,7 +334,7 @@ it("says the torques of the car on the labor, as far as they are known; kept, th
       libraryJobId: "wheels",
       lineIds: [uuid("90")],
       concernId: null,
-      pointId: null,
+      pointIds: [],
       fit: { facts, positions: [], variantId: null },
     },
     { library: [template], guide: GUIDE },

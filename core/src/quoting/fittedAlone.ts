@@ -18,7 +18,7 @@ export function fittedAlone(
     title: fitted.title,
     libraryJobId: template.id,
     concernId: null,
-    pointId: null,
+    pointIds: [],
     fit: { ...fit, facts: { ...fit.facts }, positions: [...fit.positions], lineIds: [] },
     isDiagnosis: template.isDiagnosis,
     lines: fitted.lines.map(withHousesRate),

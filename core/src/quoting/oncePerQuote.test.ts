@@ -30,7 +30,7 @@ it("prices a state once for all jobs and once for the agreed ones, however much 
     libraryJobId: "brakes",
     lineIds: ["b1", "b2"],
     concernId: null,
-    pointId: null,
+    pointIds: [],
   });
   price.mockClear();
   const ask = (): unknown[] => [

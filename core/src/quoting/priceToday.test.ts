@@ -9,7 +9,7 @@ const state = run(start(), {
   libraryJobId: "brakes",
   lineIds: ["b1", "b2"],
   concernId: null,
-  pointId: null,
+  pointIds: [],
 });
 const job = state.jobs[0] as Job;
 const then = jobTotals(state).get("brakes") ?? 0;

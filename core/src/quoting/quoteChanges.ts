@@ -12,6 +12,7 @@ import type {
   foundBySchema,
   refitJobSchema,
   showIncludedSchema,
+  tieFindingsSchema,
   usePartSchema,
 } from "./commandSchemas";
 import type { LaborGuide } from "../laborGuide/guide";
@@ -47,7 +48,7 @@ const refuse = (code: QuotingRefusal): Refusal<QuotingRefusal> => new Refusal(co
 
 /** Puts a job of the library on the quote. @throws {Refusal} when it is there, or not in the library. */
 export function addJob(state: Rated, command: z.output<typeof addJobSchema>, context: QuotingContext): Jobs {
-  const { jobId: id, libraryJobId, lineIds, concernId, pointId } = command;
+  const { jobId: id, libraryJobId, lineIds, concernId, pointIds } = command;
   requireNewJob(state, id);
   const template = context.library.find((job) => job.id === libraryJobId);
   if (!template) throw refuse("job/not-in-library");
@@ -75,7 +76,7 @@ export function addJob(state: Rated, command: z.output<typeof addJobSchema>, con
     title,
     libraryJobId,
     concernId,
-    pointId,
+    pointIds,
     lines: fit ? lines.map(withHousesRate) : lines,
     addedAt: context.at,
     answer: null,
@@ -168,12 +169,17 @@ export function addOwnJob(state: Jobs, command: z.output<typeof addOwnJobSchema>
     title,
     libraryJobId: null,
     concernId,
-    pointId: null,
+    pointIds: [],
     lines: [],
     addedAt: context.at,
     answer: null,
     finishedAt: null,
   });
+}
+
+/** Ties findings to a job that cures them, too. @throws {Refusal} when it is not there. */
+export function tieFindings(state: Jobs, { jobId, pointIds }: z.output<typeof tieFindingsSchema>): Jobs {
+  return changeJob(state, jobId, (job) => ({ ...job, pointIds: [...new Set([...job.pointIds, ...pointIds])] }));
 }
 
 /** Takes a job off the quote. @throws {Refusal} when it is finished. */

@@ -16,7 +16,8 @@ export const job = z.object({
   title: z.string(),
   libraryJobId: z.string().nullable(),
   concernId: z.string().nullable(),
-  pointId: z.string().nullable(),
+  /** Findings it cures. */
+  pointIds: z.array(z.string()),
   /** What it was fitted to the car with; absent: as the library had it. */
   fit: z
     .object({

@@ -54,7 +54,7 @@ function add(state: WorkOrderState, template: typeof BRAKES, number: number, ove
     libraryJobId: template.id,
     lineIds: template.lines.map((_, index) => id(number * 10 + index)),
     concernId,
-    pointId: null,
+    pointIds: [],
     fit: { facts: { ...NO_FACTS, ...facts }, positions: [], variantId: null, isAfterHours: late },
   });
 } // prettier-ignore

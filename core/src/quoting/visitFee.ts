@@ -83,7 +83,7 @@ export function addVisitFee(
     title,
     libraryJobId: null,
     concernId: null,
-    pointId: null,
+    pointIds: [],
     lines: [{ id: lineId, kind: "fee", description: title, quantity: 1, priceCents }],
     addedAt: there?.addedAt ?? context.at,
     answer: null,

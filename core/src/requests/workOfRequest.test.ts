@@ -11,8 +11,8 @@ const wish = (id: string, phraseId: string | null, jobId: string | null) => ({
 const jobId = LIBRARY[0]?.id ?? "";
 const WISHES = [wish("a", "p", jobId), wish("b", null, jobId), wish("c", "gap", null)];
 const PHRASES = [
-  { id: "p", text: "Squeals", kind: "fault" as const, area: "Brakes" },
-  { id: "gap", text: "Leaks {where}", kind: "fault" as const, area: "Engine" },
+  { id: "p", text: "Squeals", kind: "fault" as const, area: "Brakes", causes: [], corrections: [] },
+  { id: "gap", text: "Leaks {where}", kind: "fault" as const, area: "Engine", causes: [], corrections: [] },
 ];
 const work = (wishIds: string[], words = "") => workOfRequest({ wishIds, words }, WISHES, PHRASES, LIBRARY);
 

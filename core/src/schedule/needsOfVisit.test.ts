@@ -13,7 +13,7 @@ const job = (hours: number, over: Partial<Job> = {}): Job => ({
   title: "J",
   libraryJobId: "cold",
   concernId: null,
-  pointId: null,
+  pointIds: [],
   lines: labor(hours),
   addedAt: "",
   answer: null,

@@ -94,7 +94,7 @@ const worked = (finishedAt: string | null, ...lines: QuoteLine[]): WorkOrderStat
       title: "Oil",
       libraryJobId: "oil-service",
       concernId: null,
-      pointId: null,
+      pointIds: [],
       lines,
       addedAt: NOW,
       answer: null,

@@ -2,6 +2,8 @@ import { z } from "zod";
 import { concernGap, concernPhrase } from "../concerns/phrase";
 import { newcomerSettings } from "../customers/newcomers";
 import { inspectionPoint } from "../inspection/point";
+import { inspectionSheet } from "../inspection/sheet";
+import { upgradeInspection } from "../inspection/upgradeInspection";
 import { USUAL_MESSAGES, messageSettings } from "../messages/messageSettings";
 import { knownStreet } from "../places/knownStreet";
 import { USUAL_REQUESTS, requestSettings } from "../requests/requestSettings";
@@ -22,6 +24,7 @@ const listVersions = z.object({
   visits: version,
   messages: version,
   requests: version,
+  inspection: version,
 });
 export type ListName = keyof z.infer<typeof listVersions>;
 const FIRST_VERSIONS = {
@@ -34,6 +37,7 @@ const FIRST_VERSIONS = {
   visits: 1,
   messages: 1,
   requests: 1,
+  inspection: 1,
 };
 
 const RECEIPT_LINK_MONTHS = 18;
@@ -43,7 +47,9 @@ export const businessSettings = z.object({
   /** How often each list was changed; whoever changes one says which version it was made from. */
   versions: listVersions.default(FIRST_VERSIONS),
   rules: moneyRules,
+  /** Every point there is; a sheet says which it has. */
   inspection: z.array(inspectionPoint),
+  sheets: z.array(inspectionSheet),
   concerns: z.array(concernPhrase),
   concernGaps: z.array(concernGap),
   intervals: z.array(ownersInterval),
@@ -63,10 +69,13 @@ export const businessSettings = z.object({
 });
 export type BusinessSettings = z.infer<typeof businessSettings>;
 
-type Newer = "versions" | "receiptLinkMonths" | "crew" | "visits" | "messages" | "requests";
-type Stored = Omit<BusinessSettings, Newer> &
+type Newer = "versions" | "receiptLinkMonths" | "crew" | "visits" | "messages" | "requests" | "sheets";
+type Stored = Omit<BusinessSettings, Newer | "inspection" | "concerns"> &
   Partial<Pick<BusinessSettings, Exclude<Newer, "versions">>> & {
     versions?: Partial<BusinessSettings["versions"]>;
+    /** Of this version or of an older one. */
+    inspection: readonly unknown[];
+    concerns: readonly unknown[];
   };
 
 /** Settings as they were stored, brought forward: a list that had no version yet is at its first. */
@@ -82,5 +91,7 @@ export function upgradeSettings(stored: Stored): BusinessSettings {
     visits,
     messages,
     requests,
+    concerns: stored.concerns.map((phrase) => concernPhrase.parse(phrase)),
+    ...upgradeInspection(stored.inspection, stored.sheets),
   };
 }

@@ -7,4 +7,6 @@ export const LIST_LIMITS = {
   libraryJobs: 2000,
   pay: 200,
   crew: 200,
+  inspection: 400,
+  sheets: 40,
 } as const;

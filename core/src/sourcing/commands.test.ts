@@ -10,7 +10,7 @@ function agreed(): WorkOrderState {
     libraryJobId: "brakes",
     lineIds: ["b1", "b2"],
     concernId: null,
-    pointId: null,
+    pointIds: [],
   });
   return yes(run(added, { type: "changeLine", lineId: "b2", hours: null, quantity: 2, priceCents: null }));
 }

@@ -2,6 +2,8 @@ import type { Actor } from "../access/rights";
 import type { WorkOrderContext } from "../workOrders/context";
 import { libraryJob, type LibraryJob } from "../quoting/libraryJob";
 import { jobTotals } from "../quoting/totals";
+import { inspectionPoint } from "../inspection/point";
+import { inspectionSheet } from "../inspection/sheet";
 import type { BusinessSettings } from "../settings/businessSettings";
 import { nothingArranged } from "../visits/arranged";
 import { VISIT_VERSION, type VisitState } from "../visits/state";
@@ -18,10 +20,16 @@ export const POINTS: BusinessSettings["inspection"] = [
     id: "pads",
     title: "Pads",
     area: "Brakes",
-    measure: { name: "Pad", unit: "mm", step: 0.5, start: 7, most: 14, watchBelow: 5, actBelow: 3 },
+    position: "leftFront" as const,
+    measures: [
+      {
+        ...{ key: "value", name: "Pad", kind: "pad" as const, unit: "mm", step: 0.5, start: 7, most: 14 },
+        ...{ watchBelow: 5, actBelow: 3 },
+      },
+    ],
   },
-  { id: "oil", title: "Oil", area: "Fluids", measure: null },
-];
+  { id: "oil", title: "Oil", area: "Fluids", measures: [] },
+].map((point) => inspectionPoint.parse(point));
 export const LIBRARY: LibraryJob[] = [
   {
     id: "brakes",
@@ -46,7 +54,18 @@ export const LIBRARY: LibraryJob[] = [
   },
 ].map((job) => libraryJob.parse(job));
 export const SETTINGS: BusinessSettings = {
-  versions: { concerns: 3, intervals: 1, newcomers: 1, labor: 1, pay: 1, crew: 1, visits: 1, messages: 1, requests: 1 },
+  versions: {
+    concerns: 3,
+    intervals: 1,
+    newcomers: 1,
+    labor: 1,
+    pay: 1,
+    crew: 1,
+    visits: 1,
+    messages: 1,
+    requests: 1,
+    inspection: 1,
+  },
   crew: [],
   visits: USUAL_VISITS,
   messages: USUAL_MESSAGES,
@@ -59,6 +78,9 @@ export const SETTINGS: BusinessSettings = {
   visitMinutes: [60],
   regions: ["WA"],
   inspection: POINTS,
+  sheets: [
+    inspectionSheet.parse({ id: "quick", title: "Quick look", pointIds: ["pads", "oil"], comes: { always: true } }),
+  ],
   concerns: [],
   concernGaps: [],
   intervals: [],

@@ -8,6 +8,7 @@ import { redactSettings } from "../settings/redactSettings";
 import { jobTotals, quoteTotalCents } from "../quoting/totals";
 import { approvedParts, partStatus } from "../sourcing/partStatus";
 import { bookedVisit, FULL_ACTOR, LIBRARY, POINTS, run, SETTINGS, start, yes } from "../testing/sampleWorkOrder";
+import { openPoints } from "../inspection/sheetsAtHand";
 import { nextAct } from "./nextAct";
 import { redactWorkOrder } from "./redactWorkOrder";
 import type { WorkOrderState } from "./state";
@@ -24,7 +25,7 @@ const brakes = (state = start()): WorkOrderState =>
     libraryJobId: "brakes",
     lineIds: ["b1", "b2"],
     concernId: "c1",
-    pointId: null,
+    pointIds: [],
   });
 
 describe("intentions", () => {
@@ -37,28 +38,28 @@ describe("intentions", () => {
         libraryJobId: "brakes",
         lineIds: ["x1", "x2"],
         concernId: null,
-        pointId: null,
+        pointIds: [],
       },
       "job/exists",
     ],
     [
       "a job the library has not",
-      { type: "addJob", jobId: "n", libraryJobId: "none", lineIds: [], concernId: null, pointId: null },
+      { type: "addJob", jobId: "n", libraryJobId: "none", lineIds: [], concernId: null, pointIds: [] },
       "job/not-in-library",
     ],
     [
       "lines that do not match",
-      { type: "addJob", jobId: "n", libraryJobId: "brakes", lineIds: ["x1"], concernId: null, pointId: null },
+      { type: "addJob", jobId: "n", libraryJobId: "brakes", lineIds: ["x1"], concernId: null, pointIds: [] },
       "job/lines-do-not-match",
     ],
     [
       "one id for two lines",
-      { type: "addJob", jobId: "n", libraryJobId: "brakes", lineIds: ["x1", "x1"], concernId: null, pointId: null },
+      { type: "addJob", jobId: "n", libraryJobId: "brakes", lineIds: ["x1", "x1"], concernId: null, pointIds: [] },
       "job/lines-do-not-match",
     ],
     [
       "a line id in use",
-      { type: "addJob", jobId: "n", libraryJobId: "brakes", lineIds: ["b1", "x2"], concernId: null, pointId: null },
+      { type: "addJob", jobId: "n", libraryJobId: "brakes", lineIds: ["b1", "x2"], concernId: null, pointIds: [] },
       "line/exists",
     ],
     [
@@ -97,11 +98,11 @@ describe("intentions", () => {
     ],
     [
       "a point that is not on the list",
-      { type: "gradePoint", pointId: "none", grade: "act", measured: null, note: "" },
+      { type: "gradePoint", pointId: "none", grade: "act", measures: {}, note: "" },
       "point/not-found",
     ],
     ["a concern that a job answers", { type: "removeConcern", concernId: "c1" }, "concern/answered"],
-    ["a photo that is not there", { type: "removePhoto", pointId: "pads", photoId: "none" }, "photo/not-found"],
+    ["a photo that is not there", { type: "removePhoto", photoId: "none" }, "photo/not-found"],
     ["a mark that is not there", { type: "settleConflict", conflictId: "none" }, "conflict/not-found"],
     ["opening it again", { type: "openWorkOrder", customerId: "c", vehicleId: "v", concerns: [] }, "work-order/exists"],
   ])("are refused: %s", (_name, command, code) => {
@@ -351,7 +352,7 @@ describe("where it stands", () => {
   const due = balanceOf(finished).dueCents;
   const paid = run(finished, { type: "takeCash", paymentId: "p", amountCents: due, tenderedCents: due });
   const graded = POINTS.reduce(
-    (state, { id }) => run(state, { type: "gradePoint", pointId: id, grade: "sound", measured: null, note: "" }),
+    (state, { id }) => run(state, { type: "gradePoint", pointId: id, grade: "sound", measures: {}, note: "" }),
     brakes(),
   );
 
@@ -369,12 +370,13 @@ describe("where it stands", () => {
     ["paid", paid, onSite, null, "sendReceipt"],
   ] as const)("%s: waits for, next act", (_name, state, all, waitsFor, act) => {
     expect(waitingOf(state, all).waitsFor).toBe(waitsFor);
-    expect(nextAct(state, all, POINTS, NOW).act).toBe(act);
+    const pointsLeft = openPoints(POINTS, state.findings, () => 0).length;
+    expect(nextAct(state, all, pointsLeft, NOW).act).toBe(act);
   });
 
   it("waits for the supplier's word instead of ordering again", () => {
-    expect(nextAct(agreed, onSite, POINTS, NOW, new Set(["b2"])).act).toBe("nothing");
-    expect(nextAct(agreed, onSite, POINTS, NOW, new Set(["other"])).act).toBe("orderParts");
+    expect(nextAct(agreed, onSite, 2, NOW, new Set(["b2"])).act).toBe("nothing");
+    expect(nextAct(agreed, onSite, 2, NOW, new Set(["other"])).act).toBe("orderParts");
   });
 
   it("tells the way of a part", () => {

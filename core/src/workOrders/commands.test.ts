@@ -23,7 +23,7 @@ describe("a fact", () => {
       libraryJobId: "brakes",
       lineIds: ["b1", "b2"],
       concernId: null,
-      pointId: null,
+      pointIds: [],
     }),
   );
   const id = fc.constantFrom("brakes", "b1", "b2", "c1", "gone");

@@ -1,13 +1,16 @@
 import { z } from "zod";
 import type { Right } from "../access/rights";
 import { approvalRules } from "../approvals/commands";
+import { arrivalRules } from "../arrival/commands";
 import { concernRules } from "../concerns/commands";
 import type { CommandRule } from "../commands/rule";
 import { conflictRules } from "../conflicts/commands";
 import { inspectionRules } from "../inspection/commands";
 import { paymentRules } from "../payments/commands";
+import { pictureRules } from "../pictures/commands";
 import { quotingRules } from "../quoting/commands";
 import { sourcingRules } from "../sourcing/commands";
+import { troubleCodeRules } from "../troubleCodes/commands";
 import { workRules } from "../work/commands";
 import type { WorkOrderContext } from "./context";
 import { openWorkOrderRule } from "./openWorkOrder";
@@ -18,7 +21,10 @@ import { swapRules } from "./swap";
 export const workOrderRules = {
   ...swapRules,
   ...concernRules,
+  ...arrivalRules,
   ...inspectionRules,
+  ...pictureRules,
+  ...troubleCodeRules,
   ...quotingRules,
   ...approvalRules,
   ...sourcingRules,

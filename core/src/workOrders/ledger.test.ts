@@ -9,7 +9,7 @@ const added = run(start(), {
   libraryJobId: "brakes",
   lineIds: ["b1", "b2"],
   concernId: null,
-  pointId: null,
+  pointIds: [],
 });
 const agreed = yes(added);
 const order = (orderId: string, quantity: number): WorkOrderCommand => ({

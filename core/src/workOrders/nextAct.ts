@@ -1,8 +1,6 @@
 import { approvedJobs, openJobs } from "../approvals/standing";
-import { openPoints } from "../inspection/grade";
 import { balanceOf } from "../payments/balance";
 import { quoteTotalCents } from "../quoting/totals";
-import type { InspectionPoint } from "../inspection/point";
 import { approvedParts } from "../sourcing/partStatus";
 import { visitStanding } from "../visits/standing";
 import type { VisitState } from "../visits/state";
@@ -27,14 +25,14 @@ export type NextAct =
  * What comes next, from the state of the work.
  *
  * @param visits - all visits that serve the work order.
- * @param points - the business's inspection list.
+ * @param pointsLeft - how many points of the sheets at hand still miss something.
  * @param now - ISO instant; a booked visit is driven to on its day, not before.
  * @param beingOrdered - part lines that are out with a supplier who has not confirmed yet.
  */
 export function nextAct(
   state: WorkOrderState,
   visits: readonly VisitState[],
-  points: readonly InspectionPoint[],
+  pointsLeft: number,
   now: string,
   beingOrdered: ReadonlySet<string> = NONE,
 ): NextAct {
@@ -51,7 +49,6 @@ export function nextAct(
   const needed = wanted.filter(({ id }) => !beingOrdered.has(id)).length;
   const unfinished = approvedJobs(state).filter((job) => job.finishedAt === null).length;
   const due = balanceOf(state).dueCents;
-  const pointsLeft = openPoints(points, state.findings).length;
 
   if (onSite && pointsLeft > 0 && state.approvals.length === 0) return { act: "inspect", points: pointsLeft };
   if (needed > 0) return { act: "orderParts", parts: needed };

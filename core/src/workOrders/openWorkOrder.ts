@@ -5,6 +5,28 @@ import { concernWords } from "../concerns/commands";
 import type { WorkOrderContext } from "./context";
 import { WORK_ORDER_VERSION, type WorkOrderState } from "./state";
 
+/** A car nobody looked at yet. */
+export const NOTHING_SEEN = {
+  odometerMiles: null,
+  pressures: null,
+  findings: [],
+  sheets: [],
+  sheetsLeftOut: [],
+  unsafeTold: [],
+  mended: [],
+  recallsTold: [],
+  placesJudged: [],
+  fuel: null,
+  lamps: null,
+  marks: [],
+  walkRound: null,
+  apart: null,
+  wasApart: [],
+  pictures: [],
+  codes: [],
+  noCodes: [],
+} satisfies Partial<WorkOrderState>;
+
 /** Opens a work order; whose it is and for which car may follow. */
 const openWorkOrder = z.strictObject({
   type: z.literal("openWorkOrder"),
@@ -35,9 +57,7 @@ export function opened(
     rules: settings.rules,
     taxExempt,
     concerns: concerns.map((concern) => ({ ...concern, at })),
-    odometerMiles: null,
-    pressures: null,
-    findings: [],
+    ...NOTHING_SEEN,
     jobs: [],
     approvals: [],
     orders: [],

@@ -1,13 +1,17 @@
 import { RIGHT_REFUSALS } from "../access/refusals";
 import { APPROVAL_CONFLICTS } from "../approvals/conflicts";
+import { ARRIVAL_REFUSALS } from "../arrival/refusals";
 import { CONCERN_REFUSALS } from "../concerns/refusals";
 import { CONFLICT_REFUSALS } from "../conflicts/refusals";
 import type { Conflict } from "../conflicts/slice";
+import { INSPECTION_CONFLICTS } from "../inspection/conflicts";
 import { INSPECTION_REFUSALS } from "../inspection/refusals";
 import { PAYMENT_CONFLICTS } from "../payments/conflicts";
+import { PICTURE_REFUSALS } from "../pictures/refusals";
 import { QUOTING_REFUSALS } from "../quoting/refusals";
 import { SOURCING_CONFLICTS } from "../sourcing/conflicts";
 import { SOURCING_REFUSALS } from "../sourcing/refusals";
+import { TROUBLE_CODE_REFUSALS } from "../troubleCodes/refusals";
 import { VISIT_REFUSALS } from "../visits/refusals";
 import { WORK_CONFLICTS } from "../work/conflicts";
 
@@ -30,7 +34,10 @@ const REFUSALS = {
   ...WORK_ORDER_REFUSALS,
   ...RIGHT_REFUSALS,
   ...CONCERN_REFUSALS,
+  ...ARRIVAL_REFUSALS,
   ...INSPECTION_REFUSALS,
+  ...PICTURE_REFUSALS,
+  ...TROUBLE_CODE_REFUSALS,
   ...QUOTING_REFUSALS,
   ...SOURCING_REFUSALS,
   ...CONFLICT_REFUSALS,
@@ -41,6 +48,7 @@ export const REFUSAL_CODES = Object.keys(REFUSALS) as [RefusalCode, ...RefusalCo
 
 const CONFLICTS: Readonly<Record<string, (detail: string) => string>> = {
   ...APPROVAL_CONFLICTS,
+  ...INSPECTION_CONFLICTS,
   ...SOURCING_CONFLICTS,
   ...WORK_CONFLICTS,
   ...PAYMENT_CONFLICTS,

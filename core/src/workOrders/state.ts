@@ -1,14 +1,17 @@
 import { z } from "zod";
+import { arrivalSlice } from "../arrival/slice";
 import { approvalSlice } from "../approvals/slice";
 import { concernSlice } from "../concerns/slice";
 import { conflictSlice } from "../conflicts/slice";
 import { inspectionSlice } from "../inspection/slice";
 import { paymentSlice } from "../payments/slice";
+import { pictureSlice } from "../pictures/slice";
 import { quoteSlice } from "../quoting/slice";
 import { sourcingSlice } from "../sourcing/slice";
+import { troubleCodeSlice } from "../troubleCodes/slice";
 
 /** How a work order's state is written now; an older one is brought forward when it is read. @see upgradeWorkOrder */
-export const WORK_ORDER_VERSION = 2;
+export const WORK_ORDER_VERSION = 3;
 
 /** Everything about one repair of one vehicle: what it is, and a slice of each area. */
 export const workOrderState = z.object({
@@ -21,7 +24,10 @@ export const workOrderState = z.object({
   openedAt: z.iso.datetime(),
   openedBy: z.string(),
   ...concernSlice.shape,
+  ...arrivalSlice.shape,
   ...inspectionSlice.shape,
+  ...pictureSlice.shape,
+  ...troubleCodeSlice.shape,
   ...quoteSlice.shape,
   ...approvalSlice.shape,
   ...sourcingSlice.shape,

@@ -7,14 +7,14 @@ import { swapStakes } from "./swap";
 function running(): WorkOrderState {
   let state = run(start(), { type: "recordOdometer", miles: 61_000 });
   state = run(state, { type: "recordPressures", frontPsi: 34, rearPsi: 32 });
-  state = run(state, { type: "gradePoint", pointId: "pads", grade: "act", measured: 2, note: "" });
+  state = run(state, { type: "gradePoint", pointId: "pads", grade: "act", measures: { value: 2 }, note: "" });
   state = run(state, {
     type: "addJob",
     jobId: "brakes",
     libraryJobId: "brakes",
     lineIds: ["b1", "b2"],
     concernId: "c1",
-    pointId: null,
+    pointIds: [],
   });
   return yes(state);
 }

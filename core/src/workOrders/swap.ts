@@ -5,6 +5,7 @@ import { balanceOf } from "../payments/balance";
 import type { Job } from "../quoting/slice";
 import { approvedParts } from "../sourcing/partStatus";
 import type { WorkOrderContext } from "./context";
+import { NOTHING_SEEN } from "./openWorkOrder";
 import type { WorkOrderState } from "./state";
 
 /** Another car, or none for now. What was found and answered was about the car in front, or about the wrong one. */
@@ -44,7 +45,7 @@ function changeVehicle(
   { vehicleId, keepFindings, keepAnswers }: z.output<typeof changeVehicleSchema>,
 ): Partial<WorkOrderState> {
   if (vehicleId === state.vehicleId) return {};
-  const found = keepFindings ? {} : { findings: [], odometerMiles: null, pressures: null };
+  const found = keepFindings ? {} : NOTHING_SEEN;
   return { vehicleId, ...found, ...(keepAnswers ? {} : { jobs: state.jobs.map(asksAnew) }) };
 }
 

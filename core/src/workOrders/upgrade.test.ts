@@ -2,6 +2,7 @@ import visitBefore from "../testing/samples/visit.v1.json";
 import visitBefore2 from "../testing/samples/visit.v2.json";
 import visitBefore3 from "../testing/samples/visit.v3.json";
 import workOrderBefore from "../testing/samples/workOrder.v1.json";
+import workOrderBefore2 from "../testing/samples/workOrder.v2.json";
 import { partStatus } from "../sourcing/partStatus";
 import { visitState } from "../visits/state";
 import { upgradeVisit } from "../visits/upgradeVisit";
@@ -18,7 +19,7 @@ describe("a work order of version 1", () => {
     expect(stored.version).toBeUndefined();
     expect(workOrderState.parse(upgraded)).toEqual(upgraded);
     for (const [key, value] of Object.entries(stored))
-      if (key !== "orders" && key !== "received") expect(upgraded).toHaveProperty(key, value);
+      if (!["orders", "received", "jobs", "findings"].includes(key)) expect(upgraded).toHaveProperty(key, value);
     expect(upgraded.orders).toMatchObject(stored.orders as object[]);
     expect(upgraded.received).toMatchObject(stored.received as object[]);
   });
@@ -29,6 +30,18 @@ describe("a work order of version 1", () => {
     expect(job && line?.kind === "part" ? partStatus(upgraded, job, line) : null).toBe("inHand");
     expect(upgraded.received[0]?.quantity).toBe(order?.items[0]?.quantity);
   });
+});
+
+it("a work order of version 2 opens with its measurement, photo and cure where they are now", () => {
+  const upgraded = upgradeWorkOrder(workOrderBefore2);
+  expect(workOrderState.parse(upgraded)).toEqual(upgraded);
+  expect(upgraded.findings).toMatchObject([
+    { pointId: "pads", grade: "act", measures: { value: 2.5 }, note: "worn to the metal" },
+    { pointId: "oil", measures: {} },
+  ]);
+  expect(upgraded.pictures).toMatchObject([{ of: "point", id: "pads", media: "photo", by: "odile" }]);
+  expect(upgraded.jobs).toMatchObject([{ id: "j", concernId: "c1", pointIds: ["pads"] }]);
+  expect(upgraded).toMatchObject({ sheets: [], apart: null, codes: [], odometerMiles: { value: 61240 } });
 });
 
 it("a visit of version 1 opens, and stands in nobody's way", () => {
@@ -60,6 +73,20 @@ it("a command queued by yesterday's app is read as today's", () => {
   const lineId = "01900000-0000-7000-8000-000000000001";
   const upgraded = upgradeCommand({ type: "receiveParts", lineIds: [lineId] });
   expect(clientWorkOrderCommand.parse(upgraded)).toEqual({ type: "receiveParts", items: [{ lineId, quantity: null }] });
+  const [pointId, photoId, note] = ["pads", lineId, ""];
+  expect(
+    [
+      { type: "gradePoint", pointId, grade: "act", measured: 2.5, note },
+      { type: "attachPhoto", pointId, photoId },
+      { type: "removePhoto", pointId, photoId },
+      { type: "addJob", jobId: lineId, libraryJobId: "b", lineIds: [], concernId: null, pointId },
+    ].map((before) => clientWorkOrderCommand.parse(upgradeCommand(before))),
+  ).toMatchObject([
+    { measures: { value: 2.5 } },
+    { of: "point", id: "pads", media: "photo" },
+    { type: "removePhoto", photoId },
+    { pointIds: ["pads"] },
+  ]);
   const current = { type: "recordOdometer", miles: 1 };
   expect(upgradeCommand(current)).toBe(current);
   expect(upgradeCommand(null)).toBeNull();

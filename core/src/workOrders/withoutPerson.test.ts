@@ -34,15 +34,15 @@ describe("a work order without its person", () => {
         { id: "2", text: "Maren hears it by the ferry", kind: "fault", phraseId: null },
       ],
     },
-    { type: "gradePoint", pointId: "oil", grade: "watch", measured: null, note: "Maren will watch it" },
-    { type: "attachPhoto", pointId: "oil", photoId: "p" },
+    { type: "gradePoint", pointId: "oil", grade: "watch", measures: {}, note: "Maren will watch it" },
+    { type: "attachPhoto", photoId: "p", media: "photo", of: "point", id: "oil", moment: null, drawnOn: null },
     {
       type: "addJob",
       jobId: "j",
       libraryJobId: "brakes",
       lineIds: LIBRARY[0]?.lines.map(({ id }) => id) ?? [],
       concernId: null,
-      pointId: null,
+      pointIds: [],
     },
     {
       type: "recordAnswers",
@@ -59,7 +59,8 @@ describe("a work order without its person", () => {
   it("has no name, own words, notes, photos or signature left", () => {
     expect(JSON.stringify({ ...after, customerId: "" })).not.toMatch(/maren/i);
     expect(after.concerns.map(({ text }) => text)).toEqual(["Brakes grind", ERASED]);
-    expect(after.findings).toMatchObject([{ grade: "watch", note: "", photoIds: [] }]);
+    expect(after.findings).toMatchObject([{ grade: "watch", note: "" }]);
+    expect(after.pictures).toEqual([]);
     expect(after.approvals).toMatchObject([{ name: ERASED, signature: [] }]);
   });
   it("says what was done and owed to the cent", () => {

@@ -1,3 +1,4 @@
+import type { Concern } from "../concerns/slice";
 import type { VisitState } from "../visits/state";
 import type { WorkOrderState } from "./state";
 
@@ -11,10 +12,22 @@ export const ERASED = "Erased";
 export function workOrderWithoutPerson(state: WorkOrderState): WorkOrderState {
   return {
     ...state,
-    concerns: state.concerns.map((concern) => (concern.phraseId === null ? { ...concern, text: ERASED } : concern)),
-    findings: state.findings.map((finding) => ({ ...finding, note: "", photoIds: [] })),
+    concerns: state.concerns.map(withoutWords),
+    findings: state.findings.map((finding) => ({ ...finding, note: "" })),
+    pictures: [],
+    marks: state.marks.map((mark) => ({ ...mark, note: "" })),
+    walkRound: state.walkRound && { ...state.walkRound, signed: null },
+    apart: state.apart && { ...state.apart, partsLie: "", toldTo: ERASED },
+    placesJudged: state.placesJudged.map((judged) => ({ ...judged, reason: "" })),
+    unsafeTold: state.unsafeTold.map((told) => ({ ...told, name: ERASED, witness: "", signature: [] })),
+    recallsTold: state.recallsTold.map((told) => ({ ...told, name: ERASED })),
     approvals: state.approvals.map((approval) => ({ ...approval, name: ERASED, signature: [] })),
   };
+}
+
+function withoutWords({ answer, ...concern }: Concern): Concern {
+  const said = concern.phraseId === null ? { ...concern, text: ERASED } : concern;
+  return answer ? { ...said, answer: { ...answer, reason: "" } } : said;
 }
 
 /** A visit without the house it went to and what was agreed there; the town stays, since taxes hang on it. */

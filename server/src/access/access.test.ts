@@ -118,7 +118,7 @@ describe("rights", () => {
       libraryJobId: "wipers",
       lineIds: [uuid(), uuid()],
       concernId: null,
-      pointId: null,
+      pointIds: [],
     });
     const { body } = await odile.get<WorkOrderView>(`/api/work-orders/${id}`);
     expect(body.state.jobs.find((job) => job.id === jobId)?.lines[1]).toMatchObject({ costCents: 890 });

@@ -140,7 +140,7 @@ describe("bodies", () => {
     const odile = await server.signIn();
     const put = (type: string, bytes: number): Promise<number> =>
       statusBeforeBody("POST", `/api/photos/${uuid()}`, type, bytes, odile.cookie);
-    expect(await put("image/jpeg", 9_000_000)).toBe(413);
+    expect(await put("image/jpeg", 16_000_000)).toBe(413);
     expect(await put("text/plain", 9)).toBe(415);
   });
 

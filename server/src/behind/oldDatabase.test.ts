@@ -2,7 +2,7 @@ import { readFileSync } from "node:fs";
 import { join } from "node:path";
 import { gunzipSync } from "node:zlib";
 import pg from "pg";
-import { workOrderState, visitState } from "@mechanon/core";
+import { upgradeWorkOrder, workOrderState, visitState } from "@mechanon/core";
 import type { Customer, DayVisit, WorkOrderView } from "@mechanon/contract";
 import { connect } from "../db/connect";
 import { migrate } from "../db/migrate";
@@ -90,7 +90,7 @@ it("opens with everything that was in it", async () => {
     const { body } = await odile.get<WorkOrderView & { customer: Customer }>(`/api/work-orders/${id}`);
     expect(workOrderState.parse(body.state)).toEqual(body.state);
     for (const list of ["concerns", "findings", "jobs", "approvals", "payments", "conflicts"] as const)
-      expect([id, body.state[list]]).toEqual([id, state[list]]);
+      expect([id, body.state[list]]).toEqual([id, upgradeWorkOrder(state)[list]]);
     expect(body.state.orders).toHaveLength(state.orders?.length ?? 0);
     for (const visit of body.visits) expect(visitState.parse(visit)).toEqual(visit);
   }

@@ -231,7 +231,7 @@ function templates(): string[] {
     libraryJobId,
     lineIds: (LIBRARY.find(({ id }) => id === libraryJobId)?.lines ?? []).map(() => uuid()),
     concernId: null,
-    pointId: null,
+    pointIds: [],
   });
   const open: WorkOrderCommand[] = [
     {
@@ -245,7 +245,7 @@ function templates(): string[] {
       type: "gradePoint",
       pointId: id,
       grade: "sound",
-      measured: null,
+      measures: {},
       note: "",
     })),
     add(oil, "oil-service"),

@@ -223,7 +223,7 @@ class Served {
     const command =
       name === "recordOdometer"
         ? { type: name, miles: 88_000 }
-        : { type: name, jobId: uuid(), libraryJobId: "diagnosis", lineIds: [uuid()], concernId: null, pointId: null };
+        : { type: name, jobId: uuid(), libraryJobId: "diagnosis", lineIds: [uuid()], concernId: null, pointIds: [] };
     const at = new Date().toISOString();
     const sent = await this.timed(`/api/work-orders/${this.order}/commands`, {
       commands: [{ id: uuid(), at, command }],

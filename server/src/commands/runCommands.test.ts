@@ -112,7 +112,7 @@ describe("a batch", () => {
     const open = { type: "openWorkOrder", customerId: null, vehicleId: null, concerns: [] };
     const { body } = await send([sent(open)], id);
     expect(body.change).toMatchObject({ fromRevision: 0, revision: 1, parties: { customer: null, vehicle: null } });
-    expect(body.change?.state).toMatchObject({ id, version: 2, customerId: null, vehicleId: null, jobs: [] });
+    expect(body.change?.state).toMatchObject({ id, version: 3, customerId: null, vehicleId: null, jobs: [] });
   });
 
   it("takes a command as yesterday's app queued it", async () => {
@@ -182,7 +182,7 @@ it("costs no more statements than it needs, as many with a large library as with
     libraryJobId,
     lineIds: Array.from({ length: lines }, () => uuid()),
     concernId: null,
-    pointId: null,
+    pointIds: [],
   });
   expect((await send([sent(addJob("wipers-99", 2))])).body.outcomes).toMatchObject([{ outcome: "applied" }]);
   const statements = await statementsOf(() => send([sent(addJob("diagnosis-3", 1))]));

@@ -23,7 +23,7 @@ export async function keepCustomerPhoto(
   { requestId, workOrderId }: PhotoOf,
   transaction?: Transaction,
 ): Promise<void> {
-  const type = readPicture(photo.bytes);
+  readPicture(photo.bytes);
   const [before] = await askPrepared<{ isKept: boolean; isThis: boolean; count: number }>(
     db,
     `select exists (select from photos where business_id = $1 and id = $2) as "isKept",
@@ -40,7 +40,7 @@ export async function keepCustomerPhoto(
     throw new AppError("request/id-taken", "Another photo has this id. Nothing was kept; add the photo once more.");
   if ((before?.count ?? 0) >= MOST_PHOTOS)
     throw new AppError("page/photos-enough", `${MOST_PHOTOS} photos are here already. This one was not kept.`);
-  await keepPhoto({ db, photos }, businessId, { id: photo.id, type, bytes: photo.bytes });
+  await keepPhoto({ db, photos }, businessId, photo);
   await askPrepared(
     db,
     `insert into customer_photos (business_id, photo_id, request_id, work_order_id) values ($1, $2, $3, $4)

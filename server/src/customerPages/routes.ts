@@ -2,13 +2,16 @@ import { routes, type CustomerPage } from "@mechanon/contract";
 import type { Request, Response } from "express";
 import type { Mounting } from "../http/mount";
 import { AppError } from "../errors/appError";
-import { findPhotos } from "../photos/photos";
+import { foundPdf } from "../paper/foundPdf";
+import { findPhotos, findSmallPhoto } from "../photos/photos";
+import { sendMedia } from "../photos/sendMedia";
 import { withdrawRequest } from "../requests/answerRequest";
 import type { Deps } from "../scope";
 import { callOffOnPage, moveOnPage, timesOfVisit, wantEarlierOnPage } from "./changeVisit";
 import { HOURS_PROVEN, proveByCode, sendCode } from "./codes";
 import { keepCustomerPhoto } from "./customerPhotos";
 import { withPage, type FoundPage } from "./findPage";
+import { noteOpened } from "./noteOpened";
 import { pickOffered } from "./pickOffered";
 import { photosOf, showPage } from "./showPage";
 import { notShown, requireShown } from "./shown";
@@ -36,7 +39,10 @@ export function customerPageRoutes(mounting: Mounting, deps: Deps): void {
     );
 
   mounting.open(routes.openPage, async ({ req, params }) =>
-    forPage(req, params.token, (page) => showPage(deps, page, new Date())),
+    forPage(req, params.token, async (page) => {
+      await noteOpened(deps.db, page);
+      return showPage(deps, page, new Date());
+    }),
   );
   mounting.open(routes.speakOnPage, async ({ req, params, body }) =>
     andShow(req, params.token, (page) => speakOnPage(deps, page, body.language)),
@@ -53,12 +59,30 @@ export function customerPageRoutes(mounting: Mounting, deps: Deps): void {
       return showAgain({ ...page, isProven: true });
     }),
   );
-  mounting.open(routes.pagePhoto, async ({ req, res, params }) =>
+  mounting.open(routes.pagePhoto, async ({ req, res, params, query }) =>
     forPage(req, params.token, async (page) => {
       if (!photosOf(await showPage(deps, page, new Date())).has(params.id)) throw notShown();
-      const [photo] = await findPhotos(deps, page.businessId, [params.id]);
+      const photo =
+        query.size === "small"
+          ? await findSmallPhoto(deps, page.businessId, params.id)
+          : (await findPhotos(deps, page.businessId, [params.id]))[0];
       if (!photo) throw new AppError("photo/not-found", "This photo has not arrived here yet.");
-      res.set("Cache-Control", "private, max-age=3600").type(photo.type).send(photo.bytes);
+      res.set("Cache-Control", "private, max-age=3600");
+      sendMedia(req, res, photo);
+    }),
+  );
+  mounting.open(routes.foundPdf, async ({ req, res, params, query }) =>
+    forPage(req, params.token, async (page) => {
+      const shown = await showPage(deps, page, new Date());
+      const order = shown.orders.find(({ id }) => id === params.id);
+      if (!order || order.found.length + order.fine.length === 0) throw notShown();
+      const ids = order.found.flatMap(({ pictures }) =>
+        pictures.filter(({ media }) => media === "photo").map(({ photoId }) => photoId),
+      );
+      const photos = new Map((await findPhotos(deps, page.businessId, ids)).map(({ id, bytes }) => [id, bytes]));
+      const { businessName, timeZone, language } = shown;
+      const pdf = await foundPdf({ businessName, order, photos, timeZone, language: query.language ?? language });
+      res.type("application/pdf").set("Content-Disposition", 'inline; filename="found.pdf"').send(pdf);
     }),
   );
   mounting.open(routes.writeOnPage, async ({ req, params, body }) =>

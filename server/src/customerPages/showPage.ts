@@ -1,6 +1,11 @@
 import {
   arrivesAt,
+  carFactsOf,
   changeUntil,
+  checkedBefore,
+  dayOf,
+  orderBefore,
+  specLines,
   LANGUAGES,
   reachHint,
   showPlace,
@@ -11,7 +16,10 @@ import {
   visitStanding,
   workSeenByCustomer,
   type BusinessSettings,
+  type CarRecord,
   type MessageWay,
+  type SpecCorrection,
+  type SpecSheet,
 } from "@mechanon/core";
 import type { CustomerPage, PageOrder } from "@mechanon/contract";
 import type { Sequelize } from "sequelize";
@@ -20,6 +28,7 @@ import { askPrepared } from "../db/askPrepared";
 import { firstName } from "../messages/compose";
 import { hasEnded } from "../payments/receiptLinks";
 import { findRequest } from "../requests/model";
+import { ordersBeforeJson } from "../workOrders/knownOfCar";
 import { nameOfCar } from "../requests/nameOfCar";
 import type { Deps } from "../scope";
 import { waysToProve } from "./codes";
@@ -48,17 +57,21 @@ const ORDERS = `
     (select json_build_object('token', l.token, 'createdAt', l.created_at) from directory.receipt_links l
        where l.business_id = w.business_id and l.work_order_id = w.id and l.called_back_at is null
          and kept_customer(l.business_id, l.customer_id) is not distinct from kept_customer(w.business_id, w.customer_id)
-       order by l.created_at desc limit 1) as receipt
+       order by l.created_at desc limit 1) as receipt,
+    case when w.vehicle_id is not null then ${ordersBeforeJson("w.business_id", "w.vehicle_id", "w.id")} end as before
   from work_orders w left join vehicles car on car.business_id = w.business_id and car.id = w.vehicle_id
   where w.business_id = $1 and (w.id = $2 or $3::uuid is not null and kept_customer(w.business_id, w.customer_id) = $3)
   order by w.opened_at desc limit ${MOST_ORDERS}`;
 
 interface OrderRow extends Pick<PageOrder, "id" | "number" | "openedAt" | "words" | "photoIds"> {
   state: Readonly<Record<string, unknown>>;
-  vehicle: Parameters<typeof showVehicle>[0];
+  vehicle:
+    (Parameters<typeof showVehicle>[0] & CarRecord & { specs: SpecSheet | null; corrections: SpecCorrection[] }) | null;
   visits: { state: Readonly<Record<string, unknown>>; isShared: boolean }[];
   isQuoteSent: boolean;
   receipt: { token: string; createdAt: string } | null;
+  /** Of the car's other work orders, what tells how it was found; null: there is no car. */
+  before: unknown[] | null;
 }
 
 /** All a customer sees: of what the link was for, and of everything of theirs once they proved who they are. */
@@ -88,7 +101,7 @@ export async function showPage(
     callOffHours: settings.visits.callOffHours,
     requests:
       request && workOrderId === null ? [await requestSeen(db, businessId, request, { settings, businessName })] : [],
-    orders: rows.map((row) => orderSeen(row, { settings, businessName, people }, now)),
+    orders: rows.map((row) => orderSeen(row, { settings, businessName, people, timeZone }, now)),
   };
 }
 
@@ -129,6 +142,7 @@ async function requestSeen(
 interface OrderAround {
   settings: BusinessSettings;
   businessName: string;
+  timeZone: string;
   /** First names by id. */
   people: ReadonlyMap<string, string>;
 }
@@ -148,8 +162,8 @@ function withoutName(words: PageOrder["words"], businessName: string): PageOrder
 }
 
 function orderSeen(
-  { id, number, openedAt, vehicle, words, photoIds, isQuoteSent, receipt, ...row }: OrderRow,
-  { settings, businessName, people }: OrderAround,
+  { id, number, openedAt, vehicle, words, photoIds, isQuoteSent, receipt, before, ...row }: OrderRow,
+  { settings, businessName, people, timeZone }: OrderAround,
   now: Date,
 ): PageOrder {
   const state = upgradeWorkOrder(row.state);
@@ -176,7 +190,15 @@ function orderSeen(
       changeUntil: isShared ? null : changeUntil(visit, settings.requests.changeHours, now.toISOString()),
       wantsEarlier: visit.wantsEarlier,
     })),
-    ...workSeenByCustomer(state, settings.inspection, isShown),
+    ...workSeenByCustomer(state, {
+      points: settings.inspection,
+      before: checkedBefore(
+        (before ?? []).map((order) => orderBefore.parse(order)),
+        (at) => dayOf(at, timeZone),
+      ).measures,
+      specs: vehicle ? carFactsOf(vehicle, specLines(vehicle.specs, vehicle.corrections), now.getFullYear()).specs : {},
+      isShown,
+    }),
     receipt: hasReceipt ? `/r/${receipt.token}` : null,
     // A text says whose it is; the page is theirs.
     words: withoutName(words, businessName),
@@ -206,6 +228,9 @@ async function slugOf(db: Sequelize, businessId: string): Promise<string | null>
 export function photosOf({ requests, orders }: CustomerPage): Set<string> {
   return new Set([
     ...requests.flatMap(({ photoIds }) => photoIds),
-    ...orders.flatMap(({ photoIds, found }) => [...photoIds, ...found.flatMap((each) => each.photoIds)]),
+    ...orders.flatMap(({ photoIds, found }) => [
+      ...photoIds,
+      ...found.flatMap(({ pictures }) => pictures.map(({ photoId }) => photoId)),
+    ]),
   ]);
 }

@@ -1,4 +1,4 @@
-import { ERASED, noDetails, visitWithoutPerson, workOrderWithoutPerson } from "@mechanon/core";
+import { ERASED, noDetails, visitWithoutPerson, workOrderWithoutPerson, photoIdsOf } from "@mechanon/core";
 import { Op, QueryTypes, type Sequelize, type Transaction } from "sequelize";
 import { CustomerMerge, CustomerRow } from "./model";
 import { Message } from "../messages/model";
@@ -72,7 +72,7 @@ async function eraseWork(
   orders: WorkOrderRow[],
   transaction: Transaction,
 ): Promise<number> {
-  const photoIds = orders.flatMap(({ state }) => state.findings.flatMap((finding) => finding.photoIds));
+  const photoIds = orders.flatMap(({ state }) => photoIdsOf(state));
   for (const order of orders) {
     const state = workOrderWithoutPerson(order.state);
     const concerns = state.concerns.map(({ text }) => text);

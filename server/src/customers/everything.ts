@@ -1,4 +1,4 @@
-import { redactWorkOrder } from "@mechanon/core";
+import { redactWorkOrder, photoIdsOf } from "@mechanon/core";
 import { Op, type Sequelize } from "sequelize";
 import { CustomerMerge } from "./model";
 import { Message } from "../messages/model";
@@ -29,7 +29,7 @@ export async function everythingAbout(
   ]);
   const orderIds = orders.map(({ id }) => id);
   const photoIds = [
-    ...orders.flatMap(({ state }) => state.findings.flatMap((finding) => finding.photoIds)),
+    ...orders.flatMap(({ state }) => photoIdsOf(state)),
     ...vehicles.flatMap(({ photoId }) => photoId ?? []),
   ];
   const [visits, messages, photos] = await Promise.all([

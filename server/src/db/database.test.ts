@@ -79,6 +79,7 @@ it("migrates once, also when started again on the same database", async () => {
     "0016-library-changes",
     "0017-booking",
     "0018-requests",
+    "0019-inspection",
   ]);
   const customers = await server.db.query<{ count: string }>("select count(*)::int as count from customers", {
     type: QueryTypes.SELECT,

@@ -1,5 +1,5 @@
 import { LIBRARY, SETTINGS, type DemoWorkOrder } from "@mechanon/demo";
-import { fillGaps } from "@mechanon/core";
+import { ONLY_KEY, fillGaps } from "@mechanon/core";
 import { v7 as uuid } from "uuid";
 import { findWorkOrder, runWorkOrderCommands } from "../workOrders/service";
 import type { DemoRun } from "./demoRun";
@@ -56,7 +56,10 @@ async function inspect({ order, onSiteAt, send }: LoadingOrder): Promise<void> {
     await send({ type: "recordPressures", frontPsi, rearPsi }, onSiteAt);
   }
   for (const [pointId, { grade, measured = null, note = "" }] of Object.entries(findings))
-    await send({ type: "gradePoint", pointId, grade, measured, note }, onSiteAt);
+    await send(
+      { type: "gradePoint", pointId, grade, measures: measured === null ? {} : { [ONLY_KEY]: measured }, note },
+      onSiteAt,
+    );
 }
 
 async function quote({ order, onSiteAt, send }: LoadingOrder, concerns: readonly LoadedConcern[]): Promise<void> {
@@ -70,7 +73,7 @@ async function quote({ order, onSiteAt, send }: LoadingOrder, concerns: readonly
         libraryJobId,
         lineIds: (job?.lines ?? []).map(() => uuid()),
         concernId: answered?.id ?? null,
-        pointId: null,
+        pointIds: [],
       },
       onSiteAt,
     );

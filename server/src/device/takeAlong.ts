@@ -67,7 +67,7 @@ export async function takeAlong(
     along.customers.push(await customerSheet(deps.db, scope, id));
   for (const id of ids(newer.map(({ vehicleId }) => vehicleId)))
     along.cars.push(await vehicleSheet(deps, scope, id, now));
-  along.photoIds = along.workOrders.flatMap(({ state }) => state.findings.flatMap(({ photoIds }) => photoIds));
+  along.photoIds = along.workOrders.flatMap(({ state }) => photosOf(state));
   return along;
 }
 
@@ -78,6 +78,11 @@ function isNewer(stamp: Stamped, known: WorkOrderStamp | undefined): boolean {
     stamp.customerVersion !== known.customerVersion ||
     stamp.vehicleVersion !== known.vehicleVersion
   );
+}
+
+/** Photos a device takes along; clips are too large for it. */
+function photosOf({ pictures }: WorkOrderView["state"]): string[] {
+  return pictures.filter(({ media }) => media === "photo").map(({ photoId }) => photoId);
 }
 
 function ids(all: readonly (string | null)[]): string[] {

@@ -35,7 +35,7 @@ const view = async (): Promise<WorkOrderView> => (await odile.get<WorkOrderView>
 async function agreedParts(libraryJobId = "stabilizer-links"): Promise<string[]> {
   const jobId = uuid();
   const lineIds = [uuid(), uuid()];
-  await sendCommand(odile, orderId, { type: "addJob", jobId, libraryJobId, lineIds, concernId: null, pointId: null });
+  await sendCommand(odile, orderId, { type: "addJob", jobId, libraryJobId, lineIds, concernId: null, pointIds: [] });
   const { state } = await view();
   const totals = jobTotals(state);
   await sendCommand(odile, orderId, {
@@ -280,7 +280,7 @@ async function agreedOn(who: TestPerson, id: string): Promise<void> {
     libraryJobId: "diagnosis",
     lineIds,
     concernId: null,
-    pointId: null,
+    pointIds: [],
   });
   const totalCents = jobTotals((await who.get<WorkOrderView>(`/api/work-orders/${id}`)).body.state).get(jobId) ?? 0;
   const answers = [{ jobId, title: "", answer: "yes", totalCents }];

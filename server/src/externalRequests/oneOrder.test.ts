@@ -39,7 +39,7 @@ async function agreedPart(who: TestPerson): Promise<[orderId: string, lineId: st
     libraryJobId: "stabilizer-links",
     lineIds,
     concernId: null,
-    pointId: null,
+    pointIds: [],
   });
   const totalCents = jobTotals((await view(who, orderId)).state).get(jobId) ?? 0;
   const answers = [{ jobId, title: "", answer: "yes", totalCents }];

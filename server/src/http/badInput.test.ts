@@ -1,4 +1,4 @@
-import { jpegOf, pngOf } from "../testing/pictures";
+import { jpegHeader, jpegOf, pngHeader } from "../testing/pictures";
 import { v7 as uuid } from "uuid";
 import { routes, type BusinessView, type WorkOrderView } from "@mechanon/contract";
 import { findOrder, startTestServer, type Outcomes, type TestPerson, type TestServer } from "../testing/testServer";
@@ -141,16 +141,18 @@ describe("the rest", () => {
     expect((await odile.get(`/api/photos/${id}`)).headers.get("content-type")).toBe("image/jpeg");
     expect(
       (
-        await odile.send("POST", `/api/photos/${uuid()}`, new Uint8Array(9 * 1024 * 1024), {
+        await odile.send("POST", `/api/photos/${uuid()}`, new Uint8Array(16 * 1024 * 1024), {
           "Content-Type": "image/jpeg",
         })
       ).body,
     ).toMatchObject({ status: 413 });
   });
   it.each([
-    ["a header of 50,000 by 50,000 pixels", pngOf(50_000, 50_000)],
-    ["one line of 100,000 pixels", jpegOf(60_000, 1)],
-    ["a picture cut off in its header", pngOf().subarray(0, 12)],
+    ["a header of 50,000 by 50,000 pixels", pngHeader(50_000, 50_000)],
+    ["one line of 100,000 pixels", jpegHeader(60_000, 1)],
+    ["a picture cut off in its header", pngHeader().subarray(0, 12)],
+    ["a picture cut off behind its header", jpegOf().subarray(0, 160)],
+    ["a header and nothing to see", jpegHeader(40, 30)],
   ])("keeps no picture that nobody can open: %s", async (_name, bytes) => {
     const id = uuid();
     const { body } = await odile.send("POST", `/api/photos/${id}`, new Uint8Array(bytes), {

@@ -159,6 +159,8 @@ describe("the receipt on paper", () => {
     vehicleName: "2019 Honda Accord",
     plate: "LRK1204",
     language: "en" as const,
+    unsafe: ["Not safe: Front brake pads"],
+    concerns: ["Still open: “Brakes grind”"],
     odometerMiles: 88120,
     jobs: [{ title: "Front brake pads", totalCents: 15180, lines: [line] }],
     suppliesCents: 607,

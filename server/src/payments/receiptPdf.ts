@@ -54,6 +54,9 @@ export function receiptPdf(receipt: ReceiptView, language: Language = "en"): Pro
     for (const job of receipt.notDone)
       say(t(job.answer === "later" ? "receipt.putOff" : "receipt.declined", { title: job.title }));
   }
+  if (receipt.concerns.length + receipt.unsafe.length > 0) rule();
+  for (const line of receipt.concerns) say(line);
+  for (const line of receipt.unsafe) say(line, 11, "bold");
   if (receipt.signature) drawSignature(doc, receipt.signature, receipt.business.timeZone, language);
   return finish();
 }

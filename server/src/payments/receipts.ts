@@ -1,5 +1,5 @@
 import { randomBytes } from "node:crypto";
-import { mayText, messageWays, receiptOf, showMoney, showVehicle, upgradeDetails } from "@mechanon/core";
+import { mayText, messageWays, receiptOf, saidOnPaper, showMoney, showVehicle, upgradeDetails } from "@mechanon/core";
 import type { ReceiptView, WorkOrderView } from "@mechanon/contract";
 import { findCustomer } from "../customers/service";
 import { ofBusiness } from "../db/ofBusiness";
@@ -37,6 +37,7 @@ export async function viewReceipt(
     plate: vehicle?.plate ?? null,
     odometerMiles: row.state.odometerMiles?.value ?? null,
     language,
+    ...saidOnPaper(row.state, business.settings.inspection, language, business.timeZone),
     ...receiptOf(row.state, language),
   };
 }

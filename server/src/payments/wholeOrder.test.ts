@@ -86,7 +86,7 @@ it("is quoted and agreed to, one job yes and one later", async () => {
     libraryJobId,
     lineIds: Array.from({ length: lines }, () => uuid()),
     concernId: null,
-    pointId: null,
+    pointIds: [],
   });
   await sendCommand(odile, orderId, add(brakes, "front-brakes", 3));
   const { body } = await sendCommand(odile, orderId, add(wipers, "wipers", 2));

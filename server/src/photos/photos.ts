@@ -1,7 +1,10 @@
+import { createHash } from "node:crypto";
 import type { Sequelize, Transaction } from "sequelize";
 import { askPrepared } from "../db/askPrepared";
+import { AppError } from "../errors/appError";
 import type { Deps } from "../scope";
 import { photoKey, type PhotoStore } from "../photoStore/photoStore";
+import { clipType, readMedia } from "./readMedia";
 
 export const FORGET_PHOTOS_TASK = "forgetPhotos";
 
@@ -13,38 +16,92 @@ export interface KeptPhoto {
 }
 type Stores = Pick<Deps, "db" | "photos">;
 
-/** Keeps a photo: its bytes first, then that it is there. Sent again under its id, the first one stays. */
-export async function keepPhoto({ db, photos }: Stores, businessId: string, photo: KeptPhoto): Promise<void> {
-  const { id, type, bytes } = photo;
+/** Under which the small one of a photo is kept. */
+const smallKey = (businessId: string, id: string): string => `${photoKey(businessId, id)}.small`;
+const checksumOf = (bytes: Buffer): string => createHash("sha256").update(bytes).digest("hex");
+
+/**
+ * Keeps a photo or clip: its bytes first, then that it is there. Sent again under its id, the first one stays.
+ * @throws {AppError} as `readMedia` does.
+ */
+export async function keepPhoto(
+  { db, photos }: Stores,
+  businessId: string,
+  { id, bytes: sent }: Pick<KeptPhoto, "id" | "bytes">,
+): Promise<void> {
   const known = await askPrepared(db, "select 1 from photos where business_id = $1 and id = $2", [businessId, id]);
   if (known.length > 0) return;
+  const { type, bytes, small } = await readMedia(sent);
   await photos.put(photoKey(businessId, id), type, bytes);
+  if (small) await photos.put(smallKey(businessId, id), "image/jpeg", small);
   await askPrepared(
     db,
-    "insert into photos (business_id, id, type, size, bytes) values ($1, $2, $3, $4, null) on conflict do nothing",
-    [businessId, id, type, bytes.length],
+    `insert into photos (business_id, id, type, size, bytes, sent_size, checksum, has_small)
+     values ($1, $2, $3, $4, null, $5, $6, $7) on conflict do nothing`,
+    [businessId, id, type, bytes.length, sent.length, checksumOf(bytes), small !== null],
   );
 }
 
-/** Photos by their ids; those that are not here are left out. */
+interface PhotoRow {
+  id: string;
+  type: string;
+  bytes: Buffer | null;
+  checksum: string | null;
+  hasSmall: boolean;
+}
+const COLUMNS = `id, type, bytes, checksum, has_small as "hasSmall"`;
+
+/** Photos by their ids; those that are not here are left out. @throws {AppError} `photo/damaged`. */
 export async function findPhotos(
   { db, photos }: Stores,
   businessId: string,
   ids: readonly string[],
 ): Promise<KeptPhoto[]> {
-  const rows = await askPrepared<{ id: string; type: string; bytes: Buffer | null }>(
+  const rows = await askPrepared<PhotoRow>(
     db,
-    "select id, type, bytes from photos where business_id = $1 and id = any($2::uuid[]) order by id",
+    `select ${COLUMNS} from photos where business_id = $1 and id = any($2::uuid[]) order by id`,
     [businessId, ids],
   );
   const found = await Promise.all(
-    rows.map(async ({ id, type, bytes }) => {
+    rows.map(async ({ id, type, bytes, checksum }) => {
       // Those of before are in the database until they are moved.
       const kept = bytes ?? (await photos.get(photoKey(businessId, id)));
-      return kept ? [{ id, type, bytes: kept }] : [];
+      if (!kept) return [];
+      // Of before there were checksums nothing can be said.
+      if (checksum !== null && checksum !== checksumOf(kept)) throw damaged();
+      return [{ id, type, bytes: kept }];
     }),
   );
   return found.flat();
+}
+
+function damaged(): AppError {
+  return new AppError(
+    "photo/damaged",
+    "The bytes of this photo are not those that were kept. It is not shown; put it back from a copy, or take it again.",
+  );
+}
+
+/**
+ * A photo for a list; one that was kept before there were small ones gets it now. A clip has none and comes whole.
+ * @returns null where it is not here.
+ */
+export async function findSmallPhoto(stores: Stores, businessId: string, id: string): Promise<KeptPhoto | null> {
+  const { db, photos } = stores;
+  const [row] = await askPrepared<PhotoRow>(db, `select ${COLUMNS} from photos where business_id = $1 and id = $2`, [
+    businessId,
+    id,
+  ]);
+  if (!row) return null;
+  const kept = row.hasSmall ? await photos.get(smallKey(businessId, id)) : null;
+  if (kept) return { id, type: "image/jpeg", bytes: kept };
+  const [whole] = await findPhotos(stores, businessId, [id]);
+  if (!whole || clipType(whole.bytes)) return whole ?? null;
+  const { small } = await readMedia(whole.bytes);
+  if (!small) return whole;
+  await photos.put(smallKey(businessId, id), "image/jpeg", small);
+  await askPrepared(db, "update photos set has_small = true where business_id = $1 and id = $2", [businessId, id]);
+  return { id, type: "image/jpeg", bytes: small };
 }
 
 /** Takes photos away, with the transaction they go in; their bytes follow once it is done. @returns How many. */
@@ -64,7 +121,7 @@ export async function forgetPhotos(
     await askPrepared(
       db,
       `select queue_job('${FORGET_PHOTOS_TASK}', json_build_object('businessId', $1::text, 'keys', $2::text[]))`,
-      [businessId, gone.map(({ id }) => photoKey(businessId, id))],
+      [businessId, gone.flatMap(({ id }) => [photoKey(businessId, id), smallKey(businessId, id)])],
       transaction,
     );
   return gone.length;

@@ -1,8 +1,8 @@
 import type { Sequelize } from "sequelize";
 import { askPrepared } from "../db/askPrepared";
+import { AppError } from "../errors/appError";
 import type { Deps } from "../scope";
 import { keepPhoto } from "./photos";
-import { readPicture } from "./readPicture";
 
 /** A piece of a photo. */
 export interface PhotoPiece {
@@ -19,7 +19,7 @@ export async function arrivedBytes(db: Sequelize, businessId: string, id: string
   const [row] = await askPrepared<{ arrived: number }>(
     db,
     `select coalesce(
-       (select size from photos where business_id = $1 and id = $2),
+       (select coalesce(sent_size, size) from photos where business_id = $1 and id = $2),
        (select sum(length(bytes)) from photo_pieces where business_id = $1 and photo_id = $2), 0)::int as arrived`,
     [businessId, id],
   );
@@ -54,18 +54,20 @@ export async function addPiece(
   const whole = Buffer.concat([await wholeOf(db, businessId, id), bytes]);
   // Another sender of the same was faster.
   if (whole.length !== ofBytes) return arrivedBytes(db, businessId, id);
-  const type = await readOr(whole, () => forgetPieces(db, businessId, id));
-  await keepPhoto(stores, businessId, { id, type, bytes: whole });
+  await keepOr(
+    () => keepPhoto(stores, businessId, { id, bytes: whole }),
+    () => forgetPieces(db, businessId, id),
+  );
   await forgetPieces(db, businessId, id);
   return ofBytes;
 }
 
-/** The kind of a picture; `otherwise` is done before it is told that it is none. */
-async function readOr(bytes: Buffer, otherwise: () => Promise<void>): Promise<ReturnType<typeof readPicture>> {
+/** What is no picture is forgotten before it is told; where it could not be kept its pieces stay. */
+async function keepOr(keep: () => Promise<void>, forget: () => Promise<void>): Promise<void> {
   try {
-    return readPicture(bytes);
+    await keep();
   } catch (error) {
-    await otherwise();
+    if (error instanceof AppError) await forget();
     throw error;
   }
 }

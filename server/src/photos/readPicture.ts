@@ -10,7 +10,7 @@ const MAGIC: Record<(typeof PHOTO_TYPES)[number], (bytes: Buffer) => boolean> = 
     bytes.subarray(0, 4).toString("latin1") === "RIFF" && bytes.subarray(8, 12).toString("latin1") === "WEBP",
 };
 /** The largest sensors of phones; what says it is larger only fills the memory of who opens it. */
-const MOST_PIXELS = 220_000_000;
+export const MOST_PIXELS = 220_000_000;
 const LONGEST_SIDE = 30_000;
 
 /** The kind of a picture. @throws {AppError} `photo/unreadable` where it is none, or larger than any phone can show. */

@@ -173,7 +173,7 @@ async function workOf(
         libraryJobId: job.id,
         lineIds: job.lines.map((_, line) => idOf(`job ${place} line ${line}`)),
         concernId: concernOf(job, concerns),
-        pointId: null,
+        pointIds: [],
         // What does not fit this car is for the quote to say.
         ...(fitJob(job, fit, laborGuide()).doesNotApply ? {} : { fit }),
       };

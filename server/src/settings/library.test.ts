@@ -41,7 +41,7 @@ it("fits a job to the car by the facts it is sent with, hours by the guide", asy
   };
   const lineIds = oil?.lines.map(() => uuid()) ?? [];
   const fit = { facts, positions: [], variantId: "long-life" };
-  await give({ type: "addJob", jobId, libraryJobId: "oil-service", lineIds, concernId: null, pointId: null, fit });
+  await give({ type: "addJob", jobId, libraryJobId: "oil-service", lineIds, concernId: null, pointIds: [], fit });
   const { body } = await odile.get<WorkOrderView>(`/api/work-orders/${orderId}`);
   expect(body.state.jobs[0]?.lines).toMatchObject([
     { kind: "labor", sources: [{ of: "hours", from: "guide" }], operations: ["oilAndFilter"] },

@@ -101,7 +101,7 @@ it("tells the commonest jobs, and those a person used last; what was refused and
           libraryJobId,
           lineIds: job?.lines.map(() => uuid()) ?? [],
           concernId: null,
-          pointId: null,
+          pointIds: [],
         }),
       ],
     });

@@ -1,6 +1,8 @@
 import { redactLibrary, redactSettings } from "@mechanon/core";
 import { routes } from "@mechanon/contract";
 import { listPeople } from "../access/routes";
+import { AppError } from "../errors/appError";
+import { blankSheetPdf } from "../paper/blankSheetPdf";
 import type { Mounting } from "../http/mount";
 import type { Deps } from "../scope";
 import { laborGuide } from "../laborGuide/laborGuide";
@@ -12,6 +14,7 @@ import { newcomerReport } from "./newcomerReport";
 import {
   changeConcerns,
   changeCrew,
+  changeInspection,
   changeIntervals,
   changeLabor,
   changeNewcomers,
@@ -77,6 +80,18 @@ export function settingsRoutes(mounting: Mounting, { config, db, rules }: Deps):
   mounting.route(routes.changeNewcomers, ({ scope, body }) => changeNewcomers(db, scope.businessId, body));
   mounting.route(routes.changeConcerns, ({ scope, body }) => changeConcerns(db, scope.businessId, body));
   mounting.route(routes.keepPhrase, ({ scope, body }) => keepPhrase(db, scope.businessId, body));
+  mounting.route(routes.blankSheet, async ({ scope, params, res }) => {
+    const { settings } = await rules.now(scope.businessId);
+    const sheet = settings.sheets.find(({ id }) => id === params.id);
+    if (!sheet)
+      throw new AppError(
+        "inspection/no-such-sheet",
+        "This sheet is not kept any more. Load the page again and pick another.",
+      );
+    const pdf = await blankSheetPdf(scope.businessName, sheet, settings);
+    res.type("application/pdf").set("Content-Disposition", 'inline; filename="sheet.pdf"').send(pdf);
+  });
+  mounting.route(routes.changeInspection, ({ scope, body }) => changeInspection(db, scope.businessId, body));
   mounting.route(routes.changeIntervals, ({ scope, body }) => changeIntervals(db, scope.businessId, body));
   mounting.route(routes.changeLabor, ({ scope, body }) => changeLabor(db, scope.businessId, body));
   mounting.route(routes.changePay, ({ scope, body }) => changePay(db, scope, body));

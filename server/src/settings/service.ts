@@ -3,6 +3,7 @@ import {
   laborSettingsOf,
   LIST_LIMITS,
   nameOf,
+  pointFault,
   upgradeSettings,
   wholeOf,
   withChanges,
@@ -64,6 +65,43 @@ export async function changeIntervals(
     return { intervals: changed(settings.intervals, changes.intervals, idOf, isSame, LIST_LIMITS.intervals) };
   });
   return { intervals };
+}
+
+/**
+ * Changes inspection points and sheets, item by item; sheets that run stay as they began.
+ * @throws {AppError} as `changeConcerns`; `inspection/limits` for limits softer than the law's, or a point that is not there.
+ */
+export async function changeInspection(
+  db: Sequelize,
+  businessId: string,
+  { version, ...changes }: BodyOf<typeof routes.changeInspection>,
+): Promise<Pick<BusinessSettings, "inspection" | "sheets">> {
+  const { inspection, sheets } = await changeList(db, businessId, "inspection", (settings) => {
+    const isSame = version === settings.versions.inspection;
+    const points = changed(settings.inspection, changes.inspection, idOf, isSame, LIST_LIMITS.inspection);
+    const after = changed(settings.sheets, changes.sheets, idOf, isSame, LIST_LIMITS.sheets);
+    requireInspectionFits(points, after);
+    return { inspection: points, sheets: after };
+  });
+  return { inspection, sheets };
+}
+
+function requireInspectionFits(points: BusinessSettings["inspection"], sheets: BusinessSettings["sheets"]): void {
+  const known = new Set(points.map(({ id }) => id));
+  for (const point of points) {
+    const fault = pointFault(point);
+    if (fault !== null)
+      throw new AppError(
+        "inspection/limits",
+        `${point.title}: ${fault}. Nothing was saved; put it right, then save again.`,
+      );
+  }
+  const missing = sheets.find(({ pointIds }) => pointIds.some((id) => !known.has(id)));
+  if (missing)
+    throw new AppError(
+      "inspection/limits",
+      `${missing.title} has a point that is not there. Nothing was saved; take it off the sheet, then save again.`,
+    );
 }
 
 /**

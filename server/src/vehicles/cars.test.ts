@@ -353,7 +353,14 @@ describe("the library of concerns and the owner's services", () => {
 
   it("keeps typed words as a phrase for all, once", async () => {
     const tomas = await server.signIn("tomas");
-    const phrase = { id: uuid(), text: "Rattles at idle {when}", kind: "fault", area: "Engine" };
+    const phrase = {
+      id: uuid(),
+      text: "Rattles at idle {when}",
+      kind: "fault",
+      area: "Engine",
+      causes: [],
+      corrections: [],
+    };
     expect((await tomas.post("/api/business/concerns", phrase)).body).toEqual(phrase);
     const again = { ...phrase, id: uuid(), text: "rattles at idle {when}" };
     expect((await odile.post("/api/business/concerns", again)).body).toEqual(phrase);

@@ -27,7 +27,7 @@ const addJob = (jobId: string, libraryJobId = "diagnosis", lines = 1): object =>
   libraryJobId,
   lineIds: Array.from({ length: lines }, () => uuid()),
   concernId: null,
-  pointId: null,
+  pointIds: [],
 });
 
 describe("a command sent again", () => {

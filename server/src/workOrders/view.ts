@@ -1,4 +1,10 @@
-import { redactWorkOrder, upgradeVisit, upgradeWorkOrder, type WorkOrderState } from "@mechanon/core";
+import {
+  redactWorkOrder,
+  upgradeVisit,
+  upgradeWorkOrder,
+  type BusinessSettings,
+  type WorkOrderState,
+} from "@mechanon/core";
 import type { Customer, Vehicle, WorkOrderChange, WorkOrderView } from "@mechanon/contract";
 import type { Ran } from "../commands/runCommands";
 import { findCustomer } from "../customers/service";
@@ -8,6 +14,7 @@ import { RECEIPT_LINKS_JSON, liveLinks } from "../payments/receiptLinks";
 import { MESSAGE_JSON } from "../messages/openMessages";
 import type { Deps, Scope } from "../scope";
 import { VEHICLE_JSON } from "../vehicles/vehicleColumns";
+import { knownOfCar, knownOfCarJson, type KnownOfCarRow } from "./knownOfCar";
 import { noWorkOrder } from "./service";
 
 type Stored = Readonly<Record<string, unknown>>;
@@ -49,6 +56,9 @@ const VIEW = `
        from external_requests r where r.business_id = w.business_id and r.work_order_id = w.id
          and (r.status = 'asked' or r.status = 'lapsed' and r.asked_at > now() - interval '${LAPSED_SHOWN}')) as requests,
     ${odometerBefore("w.business_id", "w.vehicle_id", "w.id")} as "odometerBefore",
+    case when w.vehicle_id is not null then ${knownOfCarJson("w.business_id", "w.vehicle_id", "w.id")} end as "carBefore",
+    (select iso(max(l.last_opened_at)) from directory.page_links l
+       where l.business_id = w.business_id and l.work_order_id = w.id) as "pageOpenedAt",
     ${RECEIPT_LINKS_JSON} as "receiptLinks"
   from work_orders w
   left join customers c on c.business_id = w.business_id and c.id = w.customer_id
@@ -57,13 +67,14 @@ const VIEW = `
 
 interface ViewRow extends Pick<
   WorkOrderView,
-  "number" | "revision" | "messages" | "requests" | "vehicle" | "askedBefore" | "customerPhotoIds"
+  "number" | "revision" | "messages" | "requests" | "vehicle" | "askedBefore" | "customerPhotoIds" | "pageOpenedAt"
 > {
   state: Stored;
   customer: (CustomerColumns & { mergedInto: string | null }) | null;
   receiptLinks: { sentTo: string; at: string }[];
   visits: Stored[];
   odometerBefore: WorkOrderView["odometerBefore"];
+  carBefore: KnownOfCarRow | null;
 }
 
 /** A work order as this person may see it, with all its sheet shows. @throws {AppError} `work-order/not-found`. */
@@ -86,8 +97,21 @@ export async function viewWorkOrder(
     customerPhotoIds: row.customerPhotoIds,
     requests: row.requests,
     odometerBefore: row.odometerBefore,
+    carBefore:
+      row.carBefore &&
+      knownOfCar(
+        row.carBefore,
+        scope.timeZone,
+        row.carBefore.open.length === 0 ? [] : await pointsOf(rules, scope.businessId),
+      ),
+    pageOpenedAt: row.pageOpenedAt,
     receiptLinks: row.receiptLinks.length === 0 ? [] : await openLinks(rules, scope, row.receiptLinks),
   };
+}
+
+/** Only where something is not safe its point's name is asked for. */
+async function pointsOf(rules: Deps["rules"], businessId: string): Promise<BusinessSettings["inspection"]> {
+  return (await rules.now(businessId)).settings.inspection;
 }
 
 async function openLinks(
@@ -108,11 +132,12 @@ const PARTIES = `
   select (select json_build_object('id', c.id, 'kind', c.kind, 'name', c.name, 'details', c.details, 'version', c.version,
       'createdAt', iso(c.created_at), 'erasedAt', iso(c.erased_at)) from customers c where c.business_id = $1 and c.id = $2) as customer,
     (select ${VEHICLE_JSON} from vehicles v where v.business_id = $1 and v.id = $3) as vehicle,
-    ${odometerBefore("$1", "$3", "$4")} as "odometerBefore"`;
+    ${odometerBefore("$1", "$3", "$4")} as "odometerBefore",
+    case when $3::uuid is not null then ${knownOfCarJson("$1", "$3", "$4")} end as "carBefore"`;
 
 /** What commands changed of a work order, for a device that has it as it was before; null when nothing was. */
 export async function changeOf(
-  { db }: Pick<Deps, "db">,
+  deps: Pick<Deps, "db" | "rules">,
   scope: Scope,
   { before, after, fromRevision, revision, number }: Ran<WorkOrderState>,
 ): Promise<WorkOrderChange | null> {
@@ -128,23 +153,27 @@ export async function changeOf(
     fromRevision,
     revision,
     state: Object.fromEntries(changed),
-    parties: isAnothers ? await partiesOf(db, scope, after) : null,
+    parties: isAnothers ? await partiesOf(deps, scope, after) : null,
   };
 }
 
 async function partiesOf(
-  db: Deps["db"],
-  { businessId }: Scope,
+  { db, rules }: Pick<Deps, "db" | "rules">,
+  { businessId, timeZone }: Scope,
   { id, customerId, vehicleId }: WorkOrderState,
 ): Promise<NonNullable<WorkOrderChange["parties"]>> {
   const [row] = await askPrepared<{
     customer: CustomerColumns | null;
     vehicle: Vehicle | null;
     odometerBefore: WorkOrderView["odometerBefore"];
+    carBefore: KnownOfCarRow | null;
   }>(db, PARTIES, [businessId, customerId, vehicleId, id]);
   return {
     customer: row?.customer ? toCustomer(row.customer) : null,
     vehicle: row?.vehicle ?? null,
     odometerBefore: row?.odometerBefore ?? [],
+    carBefore: row?.carBefore
+      ? knownOfCar(row.carBefore, timeZone, row.carBefore.open.length === 0 ? [] : await pointsOf(rules, businessId))
+      : null,
   };
 }

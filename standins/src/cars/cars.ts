@@ -74,6 +74,10 @@ export function specsOf({ year, make, model, engine }: AskedCar): SpecSheet {
       coolantQuarts: (Math.round((2.6 * liters + 1.1) * 10) / 10).toFixed(1),
       vehicleClass: classOf(words, isHeavy),
       engineLayout: layoutOf(words),
+      rearBrakes: width <= 205 ? "Drum" : "Disc",
+      rotorMinimumFrontMm: String(isHeavy ? 28 : 21 + (rim % 3)),
+      ...(width <= 205 ? {} : { rotorMinimumRearMm: String(8 + (rim % 3)) }),
+      coldCrankingAmps: String(isHeavy ? 760 : 520 + 10 * (width % 8)),
     },
     intervals: [
       ...(isElectric ? [] : [{ id: "oil", title: "Oil and filter", miles: oilMiles, months: 12 }]),

@@ -6,6 +6,7 @@ import { MOST_PHOTOS } from "@mechanon/core";
 import { askPageRoutes as routes, type AskPage } from "@mechanon/contract";
 import { addressOf } from "../../api/call";
 import { PhotoButton } from "../../photos/PhotoButton";
+import { photoFaultKey } from "../../photos/photoFault";
 import { Button } from "../../ui/Button";
 import { FormField } from "../../ui/FormField";
 import { Notice } from "../../ui/Notice";
@@ -65,7 +66,7 @@ export function WhatPart({ slug, page, asking }: { slug: string; page: AskPage; 
         <PhotoButton
           label={t("ask.addPhoto")}
           spoken={t("ask.addPhoto")}
-          unreadable={t("fault.photo/unreadable")}
+          faultWords={(fault) => t(photoFaultKey(fault))}
           testID="ask-photo"
           onTake={(photo) =>
             adding.mutateAsync(photo).then(

@@ -7,6 +7,9 @@ import { Heading } from "../../ui/Heading";
 import { Row } from "../../ui/Row";
 import { SPACE } from "../../ui/theme";
 import { Words } from "../../ui/Words";
+import { FoundSeenList } from "../../found/FoundSeenList";
+import { LargePicture } from "../../found/LargePicture";
+import { FileText } from "../../ui/icons";
 import { Part } from "../ask/Part";
 import { useSpeaking } from "../language";
 import { PagePhotos } from "./PagePhotos";
@@ -27,7 +30,8 @@ const ANSWERS = { yes: "mine.answerYes", later: "mine.answerLater", no: "mine.an
 export function OrderPart({ order, page, token, acts }: OrderPartProps) {
   const { language, t } = useSpeaking();
   const { id, number, car, visits, concerns, receipt, photoIds, words } = order;
-  const photoAt = (photoId: string): string => addressOf(routes.pagePhoto.path, { token, id: photoId });
+  const photoAt = (photoId: string): string =>
+    addressOf(routes.pagePhoto.path, { token, id: photoId }, { size: "small" });
   return (
     <Part title={t("mine.order", { car: car || t("mine.noCar"), number })}>
       {visits.map((visit) => (
@@ -36,7 +40,7 @@ export function OrderPart({ order, page, token, acts }: OrderPartProps) {
       {concerns.length > 0 ? (
         <Words>{`${t("mine.concerns")}: ${concerns.map((each) => each[language]).join(" · ")}`}</Words>
       ) : null}
-      <Found order={order} photoAt={photoAt} />
+      <Found order={order} token={token} page={page} />
       <Work order={order} />
       {receipt === null ? null : (
         <Button label={t("mine.receipt")} onPress={() => void Linking.openURL(receipt)} testID={`receipt-${id}`} />
@@ -47,23 +51,27 @@ export function OrderPart({ order, page, token, acts }: OrderPartProps) {
   );
 }
 
-function Found({ order: { found, soundCount }, photoAt }: { order: PageOrder; photoAt: (photoId: string) => string }) {
-  const { t } = useSpeaking();
-  if (found.length === 0 && soundCount === 0) return null;
+function Found({ order: { id, found, fine }, token, page }: { order: PageOrder; token: string; page: CustomerPage }) {
+  const { language, t } = useSpeaking();
+  if (found.length + fine.length === 0) return null;
+  const pictureAt = (photoId: string): string => addressOf(routes.pagePhoto.path, { token, id: photoId });
   return (
     <View style={styles.list}>
-      <Heading level={3}>{t("mine.found")}</Heading>
-      {found.map(({ title, grade, note, photoIds }) => (
-        <View key={title} style={styles.found}>
-          <Words>
-            <Words strong>{`${grade === "act" ? "▲" : "◆"} ${title}: `}</Words>
-            {grade === "act" ? t("mine.gradeAct") : t("mine.gradeWatch")}
-          </Words>
-          {note === "" ? null : <Words tone="muted">{note}</Words>}
-          {photoIds.length > 0 ? <PagePhotos title={title} ids={photoIds} photoAt={photoAt} /> : null}
-        </View>
-      ))}
-      {soundCount > 0 ? <Words tone="muted">{t("mine.sound", { count: soundCount })}</Words> : null}
+      <FoundSeenList
+        found={found}
+        fine={fine}
+        language={language}
+        timeZone={page.timeZone}
+        drawPicture={({ photoId, media }, label) => (
+          <LargePicture uri={pictureAt(photoId)} media={media} label={label} />
+        )}
+      />
+      <Button
+        icon={FileText}
+        label={t("found.report")}
+        onPress={() => void Linking.openURL(addressOf(routes.foundPdf.path, { token, id }, { language }))}
+        testID={`found-pdf-${id}`}
+      />
     </View>
   );
 }
@@ -89,4 +97,4 @@ function Work({ order: { jobs, totalCents, dueCents, paidCents } }: { order: Pag
   );
 }
 
-const styles = StyleSheet.create({ list: { gap: SPACE.s }, found: { gap: SPACE.xs } });
+const styles = StyleSheet.create({ list: { gap: SPACE.s } });

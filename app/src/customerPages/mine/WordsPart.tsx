@@ -4,6 +4,7 @@ import { v7 as uuid } from "uuid";
 import { MOST_PHOTOS } from "@mechanon/core";
 import type { PageOrder } from "@mechanon/contract";
 import { PhotoButton } from "../../photos/PhotoButton";
+import { photoFaultKey } from "../../photos/photoFault";
 import { Button } from "../../ui/Button";
 import { Field } from "../../ui/Field";
 import { Notice } from "../../ui/Notice";
@@ -54,7 +55,7 @@ export function WordsPart({ of: { workOrderId, words, photoIds }, acts }: WordsP
         <PhotoButton
           label={t("mine.addPhoto")}
           spoken={t("mine.addPhoto")}
-          unreadable={t("fault.photo/unreadable")}
+          faultWords={(fault) => t(photoFaultKey(fault))}
           testID={`page-photo-${workOrderId ?? "request"}`}
           onTake={(photo) => addPhoto.mutate({ photo, workOrderId })}
         />

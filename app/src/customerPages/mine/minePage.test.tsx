@@ -2,7 +2,7 @@ import { fireEvent, screen, waitFor } from "@testing-library/react-native";
 import { Linking } from "react-native";
 import type { CustomerPage } from "@mechanon/contract";
 import { fakeServer, problemReply, show, type Reply } from "../../testing/harness";
-import { TIME, customerPageSample, pageOrderSample, pageVisitSample } from "../../testing/requestSamples";
+import { foundSample, TIME, customerPageSample, pageOrderSample, pageVisitSample } from "../../testing/requestSamples";
 import { LanguageProvider } from "../language";
 import { MinePage } from "./MinePage";
 import { minutesLeft } from "./minutesLeft";
@@ -26,8 +26,8 @@ it("shows every stage of a repair", async () => {
     customerPageSample({
       orders: [
         pageOrderSample({
-          found: [{ title: "Front pads", grade: "act", note: "thin", photoIds: ["p1"] }],
-          soundCount: 12,
+          found: [foundSample({ note: "thin", pictures: [{ photoId: "p1", media: "photo", moment: null }] })],
+          fine: [{ en: "Horn", es: "Claxon" }],
           jobs: [{ title: "Front brakes", totalCents: 41260, answer: "yes", isDone: true }],
           ...{ totalCents: 44973, paidCents: 10000, dueCents: 34973, receipt: "/r/xyz" },
           words: [{ id: "w", isOurs: true, text: "We bring the pads", at: TIME.startsAt }],

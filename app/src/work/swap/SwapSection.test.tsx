@@ -20,8 +20,8 @@ const running: WorkOrderView = viewSample({
   state: stateSample({
     odometerMiles: { value: 61_240, at: AT },
     findings: [
-      { pointId: "pads", grade: "act", measured: 2.5, note: "", photoIds: [], at: AT, by: "me" },
-      { pointId: "oil", grade: "sound", measured: null, note: "", photoIds: [], at: AT, by: "me" },
+      { pointId: "pads", grade: "act", measures: { value: 2.5 }, note: "", at: AT, by: "me" },
+      { pointId: "oil", grade: "sound", measures: {}, note: "", at: AT, by: "me" },
     ],
     jobs: [jobSample({ answer: { value: "yes", approvalId: "a", totalCents: 4200 } })],
   }),

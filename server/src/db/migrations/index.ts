@@ -6,6 +6,7 @@ import * as mergedDrivers from "./0005-merged-drivers";
 import * as nearWords from "./0006-near-words";
 import * as ground from "./0007-ground";
 import * as photos from "./0008-photos";
+import * as inspection from "./0019-inspection";
 import * as guard from "./0009-guard";
 import * as call from "./0010-call";
 import * as rights from "./0011-rights";
@@ -37,4 +38,5 @@ export const MIGRATIONS: { name: string; sql: string }[] = [
   { name: "0016-library-changes", sql: libraryChanges.up },
   { name: "0017-booking", sql: booking.up },
   { name: "0018-requests", sql: requests.up },
+  { name: "0019-inspection", sql: inspection.up },
 ];

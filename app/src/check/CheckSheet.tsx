@@ -1,0 +1,250 @@
+import { useRouter } from "expo-router";
+import { useEffect, useMemo, useRef, useState } from "react";
+import { StyleSheet, View } from "react-native";
+import {
+  appliesTo,
+  countOf,
+  needOfPoint,
+  openPoints,
+  pointPhotos,
+  restThatCanBeSound,
+  showCustomer,
+  showVehicle,
+  type Finding,
+  type InspectionPoint,
+} from "@mechanon/core";
+import type { WorkOrderView } from "@mechanon/contract";
+import { useToday } from "../day/useDay";
+import type { Business } from "../session/useSession";
+import { SyncLine } from "../sync/SyncLine";
+import { Button } from "../ui/Button";
+import { Choices } from "../ui/Choices";
+import { useColors } from "../ui/face";
+import { Heading } from "../ui/Heading";
+import { ArrowLeft } from "../ui/icons";
+import { Screen } from "../ui/Screen";
+import { keepInSight } from "../ui/scrollIntoView";
+import { SPACE } from "../ui/theme";
+import { useIsWide } from "../ui/useIsWide";
+import { Words } from "../ui/Words";
+import { ActivePoint } from "./ActivePoint";
+import { CloseSheet } from "./CloseSheet";
+import { ConcernsPart } from "./ConcernsPart";
+import { OtherSheets } from "./OtherSheets";
+import { PointDetail } from "./PointDetail";
+import { PointRow } from "./PointRow";
+import { useCheck } from "./useCheck";
+import { useCheckKeys } from "./useCheckKeys";
+import { useSheetsHere } from "./useSheetsHere";
+import { whoChecks } from "./whoChecks";
+
+interface CheckSheetProps {
+  view: WorkOrderView;
+  business: Business;
+}
+
+/** A sheet as it is run: concerns, then its points by area, the next one under the thumb by itself. */
+export function CheckSheet({ view, business }: CheckSheetProps) {
+  const router = useRouter();
+  const isWide = useIsWide();
+  const today = useToday();
+  const { state } = view;
+  const { sheets, facts } = useSheetsHere(view, business);
+  const [pickedSheet, setPickedSheet] = useState<string | null>(null);
+  const running = sheets.filter(({ closedAt }) => closedAt === null);
+  const sheet = sheets.find(({ sheetId }) => sheetId === pickedSheet) ?? running[0] ?? sheets[0];
+  const points = useMemo(() => (sheet?.points ?? []).filter((point) => appliesTo(point, facts)), [sheet, facts]);
+  const photosOf = pointPhotos(state);
+  const findings = useMemo(() => new Map(state.findings.map((each) => [each.pointId, each])), [state.findings]);
+  const open = sheet?.closedAt === null ? openPoints(points, state.findings, photosOf) : [];
+  const check = useCheck(view, sheet, points, open);
+  useCheckKeys(check, findings);
+  const { active } = check;
+  const [isClosing, setClosing] = useState(false);
+  const list = useRef<View>(null);
+  const on = { specs: facts.specs, today };
+  const activeId = active?.id;
+  useEffect(() => {
+    // The next point comes under the thumb by itself, just above what grades it.
+    if (activeId !== undefined) keepInSight(`point-${activeId}`);
+  }, [activeId]);
+  const pick = check.pick;
+  const note = (point: InspectionPoint, finding: Finding | undefined) => (words: string) =>
+    check.grade(point, { grade: finding?.grade ?? "watch", note: words }, false);
+  const detail = active ? (
+    <PointDetail
+      key={active.id}
+      point={active}
+      finding={findings.get(active.id)}
+      view={view}
+      business={business}
+      on={on}
+      onNote={note(active, findings.get(active.id))}
+    />
+  ) : null;
+  const isDone = open.length === 0;
+  const foot =
+    isClosing && sheet ? (
+      <CloseSheet
+        view={view}
+        sheet={sheet}
+        open={open}
+        onDone={() => router.navigate(`/work/${state.id}`)}
+        onBack={() => setClosing(false)}
+      />
+    ) : (
+      <>
+        {active && sheet?.closedAt === null ? (
+          <ActivePoint
+            point={active}
+            finding={findings.get(active.id)}
+            view={view}
+            on={on}
+            check={check}
+            isLast={open.length === 0 || (open.length === 1 && open[0]?.id === active.id)}
+          />
+        ) : null}
+        {sheet && sheet.closedAt === null && (isDone || !active) ? (
+          <Button
+            kind="next"
+            label={`Close ${sheet.title.toLowerCase()}`}
+            onPress={() => setClosing(true)}
+            testID="close-sheet"
+          />
+        ) : null}
+        <SyncLine />
+      </>
+    );
+  return (
+    <View style={styles.columns}>
+      <Screen title={`Check ${showVehicle(view.vehicle)}`} foot={foot}>
+        <View style={styles.head}>
+          <Button
+            kind="quiet"
+            icon={ArrowLeft}
+            label={`${showCustomer(view.customer)} · ${showVehicle(view.vehicle)}`}
+            onPress={() => router.navigate(`/work/${state.id}`)}
+          />
+          {sheets.length > 1 ? (
+            <Choices
+              label="Sheets"
+              options={sheets.map(({ sheetId, title }) => ({ value: sheetId, label: title }))}
+              value={sheet?.sheetId ?? null}
+              onChoose={setPickedSheet}
+            />
+          ) : null}
+          <View style={styles.progress}>
+            <Heading level={1}>{sheet?.title ?? "No sheet"}</Heading>
+            <Words figures tone="muted" testID="progress">
+              {sheet?.closedAt ? "Closed" : `${points.length - open.length} of ${countOf(points.length, "point")}`}
+            </Words>
+          </View>
+          <Words size="small" tone="muted">
+            {whoChecks(points, state.findings, business, today)}
+          </Words>
+        </View>
+        <ConcernsPart view={view} business={business} />
+        <View ref={list}>
+          {areasOf(points).map(({ area, points: inArea }) => (
+            <View key={area} style={styles.area}>
+              <AreaHead
+                area={area}
+                points={inArea}
+                findings={state.findings}
+                isOpen={sheet?.closedAt === null}
+                onRest={check.rest}
+              />
+              {inArea.map((point) => {
+                const finding = findings.get(point.id);
+                const photos = photosOf(point.id);
+                const need = finding ? needOfPoint(point, finding, photos) : null;
+                return (
+                  <View key={point.id}>
+                    <PointRow
+                      point={point}
+                      finding={finding}
+                      photos={photos}
+                      misses={need === "grade" ? null : need}
+                      isActive={point.id === activeId}
+                      onPick={pick}
+                    />
+                    {!isWide && point.id === activeId && finding && finding.grade !== "sound" ? (
+                      <View style={styles.detail}>{detail}</View>
+                    ) : null}
+                    {!isWide &&
+                    point.id === activeId &&
+                    (!finding || finding.grade === "sound") &&
+                    point.isPhotoMust ? (
+                      <View style={styles.detail}>{detail}</View>
+                    ) : null}
+                  </View>
+                );
+              })}
+            </View>
+          ))}
+        </View>
+        <OtherSheets
+          view={view}
+          business={business}
+          sheet={sheet}
+          onTaken={setPickedSheet}
+          onClose={() => setClosing(true)}
+        />
+      </Screen>
+      {isWide ? <Beside title={active?.title ?? "All graded"}>{detail}</Beside> : null}
+    </View>
+  );
+}
+
+function Beside({ title, children }: { title: string; children: React.ReactNode }) {
+  const colors = useColors();
+  return (
+    <View style={[styles.beside, { borderColor: colors.hairline }]} role="complementary" aria-label="The point at hand">
+      <Heading level={2}>{title}</Heading>
+      {children}
+    </View>
+  );
+}
+
+interface AreaHeadProps {
+  area: string;
+  points: readonly InspectionPoint[];
+  findings: readonly Finding[];
+  isOpen: boolean;
+  onRest: (points: readonly InspectionPoint[]) => void;
+}
+
+/** An area, and its one tap for what is fine there. */
+function AreaHead({ area, points, findings, isOpen, onRest }: AreaHeadProps) {
+  const rest = isOpen ? restThatCanBeSound(points, findings).length : 0;
+  return (
+    <View style={styles.areaHead}>
+      <Heading level={2}>{area}</Heading>
+      {rest > 0 ? (
+        <Button
+          label={`Rest is sound, ${rest}`}
+          spoken={`Rest is sound, ${rest} of ${area}`}
+          onPress={() => onRest(points)}
+          testID={`rest-${area}`}
+        />
+      ) : null}
+    </View>
+  );
+}
+
+function areasOf(points: readonly InspectionPoint[]): { area: string; points: InspectionPoint[] }[] {
+  return [...new Set(points.map(({ area }) => area))].map((area) => ({
+    area,
+    points: points.filter((point) => point.area === area),
+  }));
+}
+
+const styles = StyleSheet.create({
+  columns: { flex: 1, flexDirection: "row" },
+  head: { gap: SPACE.xs },
+  progress: { flexDirection: "row", alignItems: "baseline", justifyContent: "space-between", gap: SPACE.m },
+  area: { marginBottom: SPACE.m },
+  areaHead: { flexDirection: "row", alignItems: "center", justifyContent: "space-between", minHeight: 56 },
+  detail: { paddingHorizontal: SPACE.s, paddingBottom: SPACE.m, gap: SPACE.s },
+  beside: { width: 400, borderLeftWidth: 1, padding: SPACE.l, gap: SPACE.m },
+});

@@ -1,0 +1,68 @@
+import { useState } from "react";
+import { StyleSheet, View } from "react-native";
+import { countOf, openConcerns, type InspectionPoint, type SheetAtHand } from "@mechanon/core";
+import type { WorkOrderView } from "@mechanon/contract";
+import { sendCommand } from "../sync/give";
+import { Button } from "../ui/Button";
+import { Choices } from "../ui/Choices";
+import { Notice } from "../ui/Notice";
+import { SPACE } from "../ui/theme";
+import { Words } from "../ui/Words";
+
+interface CloseSheetProps {
+  view: WorkOrderView;
+  sheet: SheetAtHand;
+  open: readonly InspectionPoint[];
+  onDone: () => void;
+  onBack: () => void;
+}
+
+const WHY = ["No time today", "No access here", "Not wanted"];
+
+/** Closes a sheet: what nobody saw gets its reason, and concerns that are open are said, not in the way. */
+export function CloseSheet({ view: { state }, sheet, open, onDone, onBack }: CloseSheetProps) {
+  const [why, setWhy] = useState<string | null>(null);
+  const ungraded = open.filter(({ id }) => !state.findings.some(({ pointId }) => pointId === id));
+  const concerns = openConcerns(state.concerns, state.jobs);
+  const close = (): void => {
+    if (!sheet.isStarted) sendCommand(state.id, { type: "startSheet", sheetId: sheet.sheetId });
+    sendCommand(state.id, {
+      type: "closeSheet",
+      sheetId: sheet.sheetId,
+      notSeen: ungraded.map(({ id }) => id),
+      why: why ?? "",
+    });
+    onDone();
+  };
+  return (
+    <View style={styles.list}>
+      {concerns.length > 0 ? (
+        <Notice
+          kind="note"
+          text={`${countOf(concerns.length, "concern is", "concerns are")} open: ${concerns.map(({ text }) => `“${text}”`).join(", ")}. It stays visible until somebody answers.`}
+        />
+      ) : null}
+      {ungraded.length > 0 ? (
+        <>
+          <Words strong>{`${countOf(ungraded.length, "point")} nobody saw. Why?`}</Words>
+          <Choices
+            label="Why they were not seen"
+            options={WHY.map((value) => ({ value, label: value }))}
+            value={why}
+            onChoose={setWhy}
+          />
+        </>
+      ) : null}
+      <Button
+        kind="next"
+        label={`Close ${sheet.title.toLowerCase()}`}
+        disabled={ungraded.length > 0 && why === null}
+        onPress={close}
+        testID="close-sheet-sure"
+      />
+      <Button kind="quiet" label="Back to the points" onPress={onBack} />
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({ list: { gap: SPACE.s } });

@@ -1,0 +1,25 @@
+/** What points are about, for what a finding means to a customer. @see customerWords, means.* */
+export const TOPICS = [
+  "tires",
+  "brakes",
+  "brakeFluid",
+  "battery",
+  "charging",
+  "oil",
+  "coolant",
+  "fluids",
+  "belts",
+  "filters",
+  "steering",
+  "suspension",
+  "lights",
+  "wipers",
+  "glass",
+  "leaks",
+  "exhaust",
+  "climate",
+  "highVoltage",
+  "safety",
+  "drive",
+] as const;
+export type Topic = (typeof TOPICS)[number];
