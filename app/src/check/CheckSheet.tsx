@@ -61,12 +61,13 @@ export function CheckSheet({ view, business }: CheckSheetProps) {
   useCheckKeys(check, findings);
   const { active } = check;
   const [isClosing, setClosing] = useState(false);
-  const list = useRef<View>(null);
   const on = { specs: facts.specs, today };
   const activeId = active?.id;
+  const isFirst = useRef(true);
   useEffect(() => {
-    // The next point comes under the thumb by itself, just above what grades it.
-    if (activeId !== undefined) keepInSight(`point-${activeId}`);
+    // The next point comes under the thumb by itself; the sheet itself opens with why they called.
+    if (activeId !== undefined && !isFirst.current) keepInSight(`point-${activeId}`);
+    isFirst.current = false;
   }, [activeId]);
   const pick = check.pick;
   const note = (point: InspectionPoint, finding: Finding | undefined) => (words: string) =>
@@ -144,7 +145,7 @@ export function CheckSheet({ view, business }: CheckSheetProps) {
           </Words>
         </View>
         <ConcernsPart view={view} business={business} />
-        <View ref={list}>
+        <View>
           {areasOf(points).map(({ area, points: inArea }) => (
             <View key={area} style={styles.area}>
               <AreaHead
@@ -220,7 +221,7 @@ function AreaHead({ area, points, findings, isOpen, onRest }: AreaHeadProps) {
   return (
     <View style={styles.areaHead}>
       <Heading level={2}>{area}</Heading>
-      {rest > 0 ? (
+      {rest > 1 ? (
         <Button
           label={`Rest is sound, ${rest}`}
           spoken={`Rest is sound, ${rest} of ${area}`}

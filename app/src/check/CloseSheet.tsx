@@ -8,6 +8,7 @@ import { Choices } from "../ui/Choices";
 import { Notice } from "../ui/Notice";
 import { SPACE } from "../ui/theme";
 import { Words } from "../ui/Words";
+import { OdometerField } from "../work/OdometerField";
 
 interface CloseSheetProps {
   view: WorkOrderView;
@@ -20,7 +21,8 @@ interface CloseSheetProps {
 const WHY = ["No time today", "No access here", "Not wanted"];
 
 /** Closes a sheet: what nobody saw gets its reason, and concerns that are open are said, not in the way. */
-export function CloseSheet({ view: { state }, sheet, open, onDone, onBack }: CloseSheetProps) {
+export function CloseSheet({ view, sheet, open, onDone, onBack }: CloseSheetProps) {
+  const { state } = view;
   const [why, setWhy] = useState<string | null>(null);
   const ungraded = open.filter(({ id }) => !state.findings.some(({ pointId }) => pointId === id));
   const concerns = openConcerns(state.concerns, state.jobs);
@@ -53,6 +55,7 @@ export function CloseSheet({ view: { state }, sheet, open, onDone, onBack }: Clo
           />
         </>
       ) : null}
+      {state.odometerMiles === null ? <OdometerField view={view} /> : null}
       <Button
         kind="next"
         label={`Close ${sheet.title.toLowerCase()}`}

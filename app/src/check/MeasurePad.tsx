@@ -110,9 +110,6 @@ function Values({ measure, value, likely, onTake }: ValuesProps) {
   if (isTyping) return <Typed measure={measure} value={value} onTake={onTake} />;
   return (
     <View style={styles.row}>
-      <Words size="small" tone="muted" style={styles.unit}>
-        {measure.unit}
-      </Words>
       <ScrollView
         ref={scroller}
         horizontal
@@ -177,7 +174,6 @@ const styles = StyleSheet.create({
   pad: { gap: SPACE.xs },
   doubt: { gap: SPACE.xs },
   row: { flexDirection: "row", alignItems: "center", gap: SPACE.xs, flexWrap: "wrap" },
-  unit: { width: 34 },
   values: { flex: 1, minWidth: 120 },
   value: { width: CHOICE_WIDTH, minHeight: 52, borderWidth: 1.5, borderRadius: 4, marginRight: SPACE.xs },
 });

@@ -85,3 +85,19 @@ export function isDoneBy(point: InspectionPoint, key: string, given: Given): boo
   // What is measured in a row, as the tread across a tire, is measured to its end.
   return next?.kind !== now?.kind || now?.kind === "other";
 }
+
+/** Whether a measure that must be is missing. */
+export function missesMeasure(point: InspectionPoint, finding: Finding | undefined): boolean {
+  return point.measures.some(({ key, isMust }) => isMust && finding?.measures[key] === undefined);
+}
+
+/** Whether what was begun to be measured is measured to its end, as the tread across a tire. */
+export function isMeasuredToItsEnd(point: InspectionPoint, finding: Finding): boolean {
+  if (missesMeasure(point, finding)) return false;
+  const begun = new Set(
+    point.measures.filter(({ key }) => finding.measures[key] !== undefined).map(({ kind }) => kind),
+  );
+  return !point.measures.some(
+    ({ key, kind }) => kind !== "other" && begun.has(kind) && finding.measures[key] === undefined,
+  );
+}

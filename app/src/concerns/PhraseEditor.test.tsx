@@ -75,8 +75,6 @@ it("lets others keep changed words as a phrase of its own only", async () => {
       text: "Hums loudly",
       kind: "fault",
       area: "Brakes",
-      causes: [],
-      corrections: [],
     }),
   );
 });

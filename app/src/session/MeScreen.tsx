@@ -52,6 +52,7 @@ export function MeScreen() {
           <Button label="Ready phrases for concerns" onPress={() => router.navigate("/settings/concerns")} />
           <Button label="Jobs kept ready" onPress={() => router.navigate("/settings/library")} />
           <Button label="Hours and skills" onPress={() => router.navigate("/settings/crew")} />
+          <Button label="Inspection sheets and points" onPress={() => router.navigate("/settings/inspection")} />
           <Button label="Visits: call-out, calling off, rain" onPress={() => router.navigate("/settings/visits")} />
           <Button label="Customers ask for a visit" onPress={() => router.navigate("/settings/requests")} />
           <Button label="What customers are told" onPress={() => router.navigate("/settings/messages")} />

@@ -33,6 +33,7 @@ import { Words } from "../ui/Words";
 import { BackAgain } from "../unsaved/BackAgain";
 import { useUnsavedFields } from "../unsaved/useUnsavedFields";
 import { begunFrom } from "./begunFrom";
+import { LinesField } from "./LinesField";
 import { listed, readListed } from "./listed";
 import { useSettingsList } from "./useSettingsList";
 
@@ -56,6 +57,9 @@ function typedOf(settings: BusinessSettings): Typed {
     gaps: settings.concernGaps.map(({ name, choices }) => ({ name, choices: listed(choices) })),
   };
 }
+
+/** Of ready causes and corrections. */
+const READY = { length: 200, lines: 20 };
 
 const KINDS = [
   { value: "fault", label: "Fault" },
@@ -135,7 +139,7 @@ function Library({ settings }: { settings: Business["settings"] }) {
   const { said } = list;
   const add = (): void => {
     const id = uuid();
-    phraseList.append({ id, text: "", kind: "fault", area: areas[0] ?? "Service" });
+    phraseList.append({ id, text: "", kind: "fault", area: areas[0] ?? "Service", causes: [], corrections: [] });
     setWanted("");
     setOpenId(id);
   };
@@ -186,6 +190,18 @@ function Library({ settings }: { settings: Business["settings"] }) {
                     render={({ field }) => (
                       <Choices label="Kind" options={KINDS} value={field.value} onChoose={field.onChange} />
                     )}
+                  />
+                  <LinesField
+                    label="What it usually turns out to be"
+                    value={phrases[index]?.causes ?? []}
+                    onChange={(causes) => setValue(`phrases.${index}.causes`, causes)}
+                    most={READY}
+                  />
+                  <LinesField
+                    label="What sets it right"
+                    value={phrases[index]?.corrections ?? []}
+                    onChange={(corrections) => setValue(`phrases.${index}.corrections`, corrections)}
+                    most={READY}
                   />
                   <Area value={area} onChange={(next) => setValue(`phrases.${index}.area`, next)} />
                   <View style={styles.row}>

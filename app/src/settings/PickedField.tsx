@@ -17,10 +17,20 @@ interface PickedFieldProps {
   items: readonly { id: string; title: string }[];
   chosen: readonly string[];
   onChange: (chosen: string[]) => void;
+  /** What is chosen stands elsewhere. */
+  hidesChosen?: boolean;
 }
 
 /** Some of many: those that are chosen, and others by the beginnings of words. */
-export function PickedField({ title, level = 2, label, items, chosen, onChange }: PickedFieldProps) {
+export function PickedField({
+  title,
+  level = 2,
+  label,
+  items,
+  chosen,
+  onChange,
+  hidesChosen = false,
+}: PickedFieldProps) {
   const [typed, setTyped] = useState("");
   const words = wordsOf(typed);
   const isFound = (item: { id: string; title: string }): boolean => {
@@ -28,11 +38,11 @@ export function PickedField({ title, level = 2, label, items, chosen, onChange }
     return !chosen.includes(item.id) && words.every((word) => written.some((each) => each.startsWith(word)));
   };
   const found = words.length === 0 ? [] : items.filter(isFound).slice(0, MOST_FOUND);
-  const now = chosen.flatMap((id) => items.filter((item) => item.id === id));
+  const now = hidesChosen ? [] : chosen.flatMap((id) => items.filter((item) => item.id === id));
   return (
     <View>
       <Heading level={level}>{title}</Heading>
-      {now.length === 0 ? <Words tone="muted">Nothing yet.</Words> : null}
+      {now.length === 0 && !hidesChosen ? <Words tone="muted">Nothing yet.</Words> : null}
       {now.map((item) => (
         <Tick
           key={item.id}

@@ -3,7 +3,7 @@ import { BUSINESS, fakeServer, problemReply, show } from "../testing/harness";
 import { SETTINGS_SAMPLE } from "../testing/samples";
 import { ConcernSettings } from "./ConcernSettings";
 
-const GRIND = { id: "grind", text: "Brakes grind", kind: "fault", area: "Brakes" };
+const [GRIND] = SETTINGS_SAMPLE.concerns;
 const SAVE = "PATCH /api/business/concerns";
 function open(reply: Parameters<typeof fakeServer>[0][string] = { body: SETTINGS_SAMPLE }) {
   const server = fakeServer({ [SAVE]: reply, "GET /api/business": { body: BUSINESS } });
@@ -30,6 +30,20 @@ it("changes a phrase with a gap, says how it reads without, and keeps it", async
     }),
   );
   expect(await screen.findByText(/Saved\. New work orders/)).toBeTruthy();
+});
+
+it("keeps ready causes and corrections, a line each", async () => {
+  const server = open();
+  fireEvent.press(screen.getByRole("button", { name: "Change Brakes grind" }));
+  const field = screen.getByLabelText("What it usually turns out to be");
+  fireEvent.changeText(field, "Pads worn to the metal\n\n  Stone in the shield \nStone in the shield");
+  fireEvent(field, "blur");
+  fireEvent.press(screen.getByTestId("save-concerns"));
+  await waitFor(() =>
+    expect(sent(server)).toMatchObject({
+      concerns: [{ to: { causes: ["Pads worn to the metal", "Stone in the shield"] } }],
+    }),
+  );
 });
 
 it("points at gaps that nothing is offered for, and takes them up", () => {

@@ -13,6 +13,7 @@ import {
   type BusinessSettings,
   type Job,
   type LibraryJob,
+  type Picture,
   type VisitState,
   type WorkOrderState,
 } from "@mechanon/core";
@@ -399,6 +400,14 @@ export function messageSample(over: Partial<Message> = {}): Message {
     at: "2026-11-23T18:00:00.000Z",
     lastError: null,
     answeredAt: null,
+    ...over,
+  };
+}
+
+/** A photo of a point, taken here. */
+export function pictureSample(over: Partial<Picture> = {}): Picture {
+  return {
+    ...{ photoId: "photo-1", media: "photo", of: "point", id: "pads", moment: null, drawnOn: null, at: AT, by: "me" },
     ...over,
   };
 }

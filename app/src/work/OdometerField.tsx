@@ -6,6 +6,7 @@ import type { WorkOrderView } from "@mechanon/contract";
 import { useBusiness } from "../session/useSession";
 import { sendCommand } from "../sync/give";
 import { Button } from "../ui/Button";
+import { Choices } from "../ui/Choices";
 import { Field } from "../ui/Field";
 import { Notice } from "../ui/Notice";
 import { MIN_TARGET, SPACE } from "../ui/theme";
@@ -13,6 +14,9 @@ import { Words } from "../ui/Words";
 import { useUnsaved } from "../unsaved/useUnsaved";
 import { doubtWords } from "./odometerWords";
 import { TakeBackOdometer } from "./TakeBackOdometer";
+
+/** Why an odometer can show less than before. */
+const WHY_LESS = ["The cluster was replaced", "The last one was misread", "The last one was another car's"];
 
 /** The odometer as it is read; a reading that hardly fits the car is asked about before it is taken. */
 export function OdometerField({ view }: { view: WorkOrderView }) {
@@ -26,8 +30,9 @@ export function OdometerField({ view }: { view: WorkOrderView }) {
   const miles = readOdometer(shown);
   const at = new Date().toISOString();
   const doubt = miles === null || miles === kept ? null : odometerDoubt(odometerTrend(odometerBefore), { miles, at });
-  const take = (sure: number): void => {
-    if (sure !== kept) sendCommand(state.id, { type: "recordOdometer", miles: sure });
+  const take = (sure: number, reason?: string): void => {
+    if (sure !== kept)
+      sendCommand(state.id, { type: "recordOdometer", miles: sure, ...(reason === undefined ? {} : { reason }) });
     drop();
     setAsked(false);
   };
@@ -62,15 +67,29 @@ export function OdometerField({ view }: { view: WorkOrderView }) {
                 testID="odometer-likely"
               />
             )}
-            <Button label={`Yes, ${showMiles(miles)}`} onPress={() => take(miles)} testID="odometer-sure" />
+            {doubt.why === "less" ? null : (
+              <Button label={`Yes, ${showMiles(miles)}`} onPress={() => take(miles)} testID="odometer-sure" />
+            )}
             <Button kind="quiet" label="Not read after all" onPress={drop} />
           </View>
+          {doubt.why === "less" ? (
+            <Choices
+              label={`It is ${showMiles(miles)}, because`}
+              options={WHY_LESS.map((value) => ({ value, label: value }))}
+              value={null}
+              onChoose={(reason) => take(miles, reason)}
+              testID="odometer-why"
+            />
+          ) : null}
         </View>
       ) : null}
       {/* Its room is there before: leaving the field must not move what is pressed next. */}
       <View style={styles.room}>
         {kept !== null && typed === null ? <TakeBackOdometer workOrderId={state.id} miles={kept} /> : null}
       </View>
+      {state.odometerMiles?.reason ? (
+        <Words size="small" tone="muted">{`Less than before: ${state.odometerMiles.reason.toLowerCase()}`}</Words>
+      ) : null}
       {(state.odometerTakenBack ?? []).map(({ value, reason, takenBackAt }) => (
         <Words key={takenBackAt} size="small" tone="muted">
           {`${showMiles(value)} was taken back: ${reason}`}

@@ -5,10 +5,19 @@ import type { WorkOrderView } from "@mechanon/contract";
 import { useReachable } from "../api/reachable";
 import { useSync } from "../sync/state";
 import { BUSINESS, fakeServer, givenCommands, problemReply, resetSync, show } from "../testing/harness";
-import { jobSample, stateSample, viewSample, visitSample, customerSample, messageSample } from "../testing/samples";
+import {
+  jobSample,
+  pictureSample,
+  stateSample,
+  viewSample,
+  visitSample,
+  customerSample,
+  messageSample,
+} from "../testing/samples";
 import { visited } from "../testing/router";
 import { useUnsavedForms } from "../unsaved/useUnsaved";
 import { CheckSection } from "./CheckSection";
+import { OdometerField } from "./OdometerField";
 import { Concerns } from "./Concerns";
 import { AboutWork } from "./AboutWork";
 import { WorkHead } from "./WorkHead";
@@ -39,7 +48,7 @@ describe("concerns", () => {
   const concern = { id: "c", text: "Brakes grind", kind: "fault" as const, phraseId: "grind", at: AT };
   it("show which one nothing answers yet", () => {
     show(<Concerns view={view({ concerns: [concern] })} business={BUSINESS} />);
-    expect(screen.getByText("Nothing on the quote answers this yet")).toBeTruthy();
+    expect(screen.getByText("Open: nobody said what it was")).toBeTruthy();
   });
   it("name the job that answers", () => {
     show(<Concerns view={view({ concerns: [concern], jobs: [{ ...job, concernId: "c" }] })} business={BUSINESS} />);
@@ -54,31 +63,27 @@ describe("concerns", () => {
   });
 });
 
-describe("the check", () => {
-  it("grades with one press, and by the measurement", () => {
-    show(<CheckSection view={view({})} business={BUSINESS} isUnsent={false} />);
-    fireEvent.press(screen.getAllByRole("radio", { name: "Watch" })[1]!);
-    fireEvent.press(screen.getByRole("button", { name: "Front brake pads Pad less" }));
-    expect(given()).toMatchObject([
-      { type: "gradePoint", pointId: "oil", grade: "watch", measures: {} },
-      { type: "gradePoint", pointId: "pads", grade: "sound", measures: { value: 6.5 } },
-    ]);
-  });
-  it("marks the rest as sound at once", () => {
-    show(<CheckSection view={view({})} business={BUSINESS} isUnsent={false} />);
-    fireEvent.press(screen.getByRole("button", { name: "The other 2 points are sound" }));
-    expect(given()).toHaveLength(2);
-  });
+describe("the check on the sheet", () => {
   it("offers the cure of a bad point, linked to it and to the concern it answers", () => {
-    const findings = [{ pointId: "oil", grade: "act" as const, measures: {}, note: "", at: AT, by: "me" }];
+    const findings = [{ pointId: "oil", grade: "act" as const, measures: {}, note: "Low", at: AT, by: "me" }];
     const concerns = [{ id: "c", text: "Brakes grind", kind: "fault" as const, phraseId: "grind", at: AT }];
-    show(<CheckSection view={view({ findings, concerns })} business={BUSINESS} isUnsent={false} />);
+    const pictures = [pictureSample({ photoId: "p", id: "oil" })];
+    show(<CheckSection view={view({ findings, concerns, pictures })} business={BUSINESS} isUnsent={false} />);
     expect(screen.getByLabelText("Engine oil, photo 1")).toBeTruthy();
-    fireEvent.press(screen.getByRole("button", { name: "Offer wiper blades" }));
-    expect(given()).toMatchObject([{ type: "addJob", libraryJobId: "wipers", pointId: "oil", concernId: "c" }]);
+    fireEvent.press(screen.getByTestId("cure-wipers"));
+    expect(given()).toMatchObject([{ type: "addJob", libraryJobId: "wipers", pointIds: ["oil"], concernId: "c" }]);
   });
-  it("takes whole miles only", () => {
+  it("leads into the check, and says what is open", () => {
     show(<CheckSection view={view({})} business={BUSINESS} isUnsent={false} />);
+    expect(screen.getByText("2 points")).toBeTruthy();
+    fireEvent.press(screen.getByTestId("open-check"));
+    expect(visited).toEqual(["/work/order-1/check"]);
+  });
+});
+
+describe("the odometer", () => {
+  it("takes whole miles only", () => {
+    show(<OdometerField view={view({})} />);
     const field = screen.getByLabelText("Odometer, miles");
     fireEvent.changeText(field, "88.5");
     fireEvent(field, "blur");
@@ -98,26 +103,33 @@ describe("the check", () => {
     afterEach(() => useUnsavedForms.setState({ forms: {} }));
 
     it("asks about ten times as many, and takes what was meant", () => {
-      show(<CheckSection view={view({}, before)} business={BUSINESS} isUnsent={false} />);
+      show(<OdometerField view={view({}, before)} />);
       read("612500");
       expect(screen.getByText(/61,000 mi were read on .* Is it 612,500 mi now\?/)).toBeTruthy();
       expect(given()).toEqual([]);
       fireEvent.press(screen.getByRole("button", { name: "It is 61,250 mi" }));
       expect(given()).toMatchObject([{ type: "recordOdometer", miles: 61_250 }]);
     });
-    it.each(["6100", "60999", "0"])("asks about %s, and takes it from who is sure", (typed) => {
-      show(<CheckSection view={view({}, before)} business={BUSINESS} isUnsent={false} />);
-      read(typed);
+    it("asks about nothing at all, and takes it from who is sure", () => {
+      show(<OdometerField view={view({}, before)} />);
+      read("0");
       fireEvent.press(screen.getByTestId("odometer-sure"));
-      expect(given()).toMatchObject([{ type: "recordOdometer", miles: Number(typed) }]);
+      expect(given()).toMatchObject([{ type: "recordOdometer", miles: 0 }]);
+    });
+    it.each(["6100", "60999"])("takes %s, less than before, with a reason only", (typed) => {
+      show(<OdometerField view={view({}, before)} />);
+      read(typed);
+      expect(screen.queryByTestId("odometer-sure")).toBeNull();
+      fireEvent.press(screen.getByRole("radio", { name: "The cluster was replaced" }));
+      expect(given()).toEqual([{ type: "recordOdometer", miles: Number(typed), reason: "The cluster was replaced" }]);
     });
     it("does not read 1e5 as a number, nor drop what waits for an answer when one leaves", () => {
-      show(<CheckSection view={view({}, before)} business={BUSINESS} isUnsent={false} />);
+      show(<OdometerField view={view({}, before)} />);
       read("1e5");
       expect(screen.getByText(/miles are a whole number/)).toBeTruthy();
       read("610000");
       screen.unmount();
-      show(<CheckSection view={view({}, before)} business={BUSINESS} isUnsent={false} />);
+      show(<OdometerField view={view({}, before)} />);
       expect(screen.getByLabelText("Odometer, miles")).toHaveDisplayValue("610000");
       expect(screen.getByText(/Is it 610,000 mi now/)).toBeTruthy();
       fireEvent.press(screen.getByRole("button", { name: "Not read after all" }));
@@ -127,13 +139,7 @@ describe("the check", () => {
     it("takes a wrong one back with a reason", () => {
       const odometerMiles = { value: 610_000, at: AT };
       const taken = { value: 1, at: AT, reason: "Of another car", by: "me", takenBackAt: AT };
-      show(
-        <CheckSection
-          view={view({ odometerMiles, odometerTakenBack: [taken] }, before)}
-          business={BUSINESS}
-          isUnsent={false}
-        />,
-      );
+      show(<OdometerField view={view({ odometerMiles, odometerTakenBack: [taken] }, before)} />);
       expect(screen.getByText("1 mi was taken back: Of another car")).toBeTruthy();
       fireEvent.press(screen.getByRole("button", { name: "That reading was wrong: 610,000 mi" }));
       fireEvent.press(screen.getByRole("radio", { name: "Misread" }));

@@ -54,6 +54,7 @@ describe("lines of the folded sheet", () => {
   it("say what is missing at the start", () => {
     expect(linesOf(viewSample())).toEqual({
       visits: "No visit yet",
+      arrival: "Nothing noted",
       check: "Not started",
       messages: "Nothing yet",
       quote: "No job yet",

@@ -1,0 +1,1 @@
+export { InspectionSettings as default } from "../../../settings/InspectionSettings";
