@@ -113,7 +113,7 @@ it("an odometer that hardly fits is asked about, and a wrong one taken back", as
   await driver.type("Name or business", "sunniva");
   await driver.button("Known: Sunniva Achterberg");
   await driver.tap(page.getByTestId("save-work"));
-  await page.getByTestId("section-check").getByRole("button").first().click();
+  await page.getByTestId("section-arrival").getByRole("button").first().click();
   await driver.type("Odometer, miles", "612500");
   await page.keyboard.press("Tab");
   await page.getByText(/Is it 612,500 mi now/).waitFor();

@@ -1,6 +1,7 @@
 import { takenAlong } from "./device";
 import { PHONE, WIDE } from "./driver";
 import { codePhoto } from "./pictures";
+import { gradeHere, openCheck, pickPoint } from "./check";
 import { checked, openWorld } from "./world";
 
 const world = openWorld();
@@ -17,13 +18,15 @@ it("a day below ground: the phone opens it, takes all that is done, keeps it ove
   // A work order that nobody opened on this phone before.
   await driver.tap(page.getByRole("link", { name: /Ingrid Palomar/ }).first());
   await page.getByRole("heading", { name: "Ingrid Palomar", level: 1 }).waitFor();
-  await driver.tap(page.getByTestId("section-check").getByRole("button").first());
-  await driver.tap(page.getByTestId("grade-frontPads").getByRole("radio", { name: "Act" }));
+  await openCheck(driver);
+  await pickPoint(driver, "frontPads", "Front brake pads");
+  await gradeHere(driver, "act");
   await page.getByTestId("photo-frontPads").setInputFiles(await codePhoto(world.browser, [], "#87807a"));
   await page.getByText("Not sent yet").waitFor();
   await checked(driver, "check-offline");
 
   // Somebody calls: a new customer, taken down and booked where nobody can be asked.
+  await driver.tap(page.getByTestId("check-back"));
   await driver.tap(page.getByRole("link", { name: "Back to the day" }));
   await driver.tap(page.getByRole("link", { name: "New", exact: true }));
   await driver.type("Name or business", "Perpetua Sand");
@@ -37,12 +40,7 @@ it("a day below ground: the phone opens it, takes all that is done, keeps it ove
   await page.reload();
   await page.getByRole("heading", { name: "Perpetua Sand", level: 1 }).waitFor();
   await driver.tap(page.getByRole("link", { name: /kept here, sent when there is signal/ }));
-  for (const act of [
-    "A grade of the check",
-    "A photo of the check",
-    "The customer Perpetua Sand",
-    "The new work order",
-  ])
+  for (const act of ["A grade of the check", "A photo", "The customer Perpetua Sand", "The new work order"])
     await page.getByText(act).waitFor();
   await checked(driver, "waiting");
 
@@ -71,7 +69,7 @@ it("a day below ground: the phone opens it, takes all that is done, keeps it ove
   await office.type(/Name, phone/, "Ingrid Palomar");
   await office.tap(office.page.getByRole("link", { name: /Work order \d+, Ingrid Palomar/ }).first());
   await office.tap(office.page.getByTestId("section-check").getByRole("button").first());
-  await office.page.getByTestId("grade-frontPads").getByRole("radio", { name: "Act", checked: true }).waitFor();
+  await office.page.getByLabel("Front brake pads, Act now").waitFor();
   await office.page.getByAltText(/photo 1/).waitFor();
   await office.close();
 });

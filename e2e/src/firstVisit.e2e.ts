@@ -1,5 +1,6 @@
 import { Driver, PHONE, WIDE } from "./driver";
 import { tinyPng } from "./pictures";
+import { gradeHere } from "./check";
 import { checked, openWorld } from "./world";
 
 /** Tap budgets: the call up to the saved work order, and the whole visit up to the texted receipt. */
@@ -68,20 +69,34 @@ describe.each([
     const callTaps = driver.taps - signInTaps;
     await driver.button("Say I'm on my way");
     await driver.button("I'm here");
-    const check = page.getByTestId("section-check");
-    await check.getByText("Odometer, miles").waitFor();
+    await driver.tap(page.getByTestId("place-safe"));
+    const arrival = page.getByTestId("section-arrival");
+    await driver.tap(arrival.getByRole("button").first());
     await driver.type("Odometer, miles", "88120");
-    for (let step = 0; step < 9; step++) await driver.button("Front brake pads Pad less");
-    await page.getByText("2.5 mm").waitFor();
+    await driver.button("Check 10 points");
+    await page.getByTestId("active-point").waitFor();
+    await checked(driver, "check");
+    await driver.tap(page.getByTestId("value-8"));
+    await page.getByLabel("At hand: Front brake pads").waitFor();
+    await driver.tap(page.getByTestId("value-2"));
+    await page.getByText("Pad 2 mm. Limit of the sheet: at least 3 mm.").waitFor();
     await page
       .getByTestId("photo-frontPads")
       .setInputFiles({ name: "pads.png", mimeType: "image/png", buffer: tinyPng() });
     await page.getByRole("img", { name: "Front brake pads, photo 1" }).waitFor();
-    await driver.button("Offer front pads and rotors");
-    await driver.tap(page.getByTestId("grade-wipers").getByRole("radio", { name: "Watch" }));
-    await driver.button("Offer wiper blades");
-    await checked(driver, "check");
-    await driver.button("The other 6 points are sound");
+    await driver.tap(page.getByTestId("cure-front-brakes"));
+    await page.getByText("On the quote: Front pads and rotors").waitFor();
+    await checked(driver, "check-found");
+    await driver.tap(page.getByTestId("next-point"));
+    await driver.tap(page.getByTestId("value-7"));
+    await driver.tap(page.getByTestId("rest-Under the hood"));
+    await driver.tap(page.getByTestId("rest-Underneath"));
+    await page.getByLabel("At hand: Wipers and washers").waitFor();
+    await gradeHere(driver, "watch");
+    await driver.tap(page.getByTestId("cure-wipers"));
+    await driver.tap(page.getByTestId("next-point"));
+    await gradeHere(driver, "sound");
+    await driver.tap(page.getByTestId("close-sheet-sure"));
 
     // The quote, with a quantity changed and the margin in sight.
     await driver.button(/^[\d.]+ h Replace front pads and rotors/);

@@ -1,4 +1,5 @@
 import { type Driver, PHONE, WIDE } from "./driver";
+import { gradeHere, openCheck, pickPoint } from "./check";
 import { checked, openWorld } from "./world";
 
 const world = openWorld();
@@ -136,20 +137,21 @@ describe("a dropped connection", () => {
     // In the first hours of a day its visit is not soon yet, and the section is folded.
     if (!(await there.isVisible())) await driver.tap(visits.getByRole("button").first());
     await driver.tap(there);
-    await page.getByTestId("grade-oil").waitFor();
+    await openCheck(driver);
     await page.getByText("Saved", { exact: true }).waitFor();
     await world.servers.stopServer();
-    await driver.tap(page.getByTestId("grade-oil").getByRole("radio", { name: "Watch" }));
-    await driver.tap(page.getByTestId("grade-coolant").getByRole("radio", { name: "Sound" }));
-    await page.getByText(/No connection; 2 changes kept here/).waitFor();
+    await pickPoint(driver, "oil", "Engine oil");
+    await gradeHere(driver, "watch");
+    await pickPoint(driver, "coolant", "Coolant");
+    await gradeHere(driver, "sound");
+    await page.getByText(/No connection; 3 changes kept here/).waitFor();
     await driver.picture("no-connection");
-    expect(await page.getByTestId("grade-oil").getByRole("radio", { name: "Watch" }).getAttribute("aria-checked")).toBe(
-      "true",
-    );
+    await page.getByLabel(/^Engine oil, Watch/).waitFor();
     await world.servers.startServer();
     await page.reload();
     await page.getByText("Saved", { exact: true }).waitFor();
-    await page.getByTestId("section-check").getByText("6 open, 1 to watch").waitFor();
+    await page.getByLabel(/^Engine oil, Watch/).waitFor();
+    await page.getByText("2 of 10 points").waitFor();
     await driver.close();
   });
 });

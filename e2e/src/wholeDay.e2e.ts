@@ -5,6 +5,7 @@ import { killProcesses, takenAlong, unsentOn, type Unsent } from "./device";
 import { Driver, PHONE, type Account } from "./driver";
 import { tinyPng } from "./pictures";
 import { startServers } from "./servers";
+import { gradeHere, openCheck, pickPoint } from "./check";
 import { accountOf, openWorld } from "./world";
 
 const world = openWorld();
@@ -40,27 +41,35 @@ async function openOrder({ page }: Driver, name: string, id = ""): Promise<void>
 }
 
 /** Grades every point of the check so many times, each time otherwise. */
-async function gradeAll({ page }: Driver, times: number): Promise<void> {
-  if (!(await page.getByTestId("grade-oil").isVisible()))
-    await page.getByTestId("section-check").getByRole("button").first().click();
-  await page.getByTestId("grade-oil").waitFor();
-  await page.evaluate(async (count) => {
+async function gradeAll(driver: Driver, times: number): Promise<void> {
+  await openCheck(driver);
+  await driver.page.evaluate(async (count) => {
+    const frame = (): Promise<number> => new Promise((done) => requestAnimationFrame(done));
+    const press = async (selector: string, place = 0): Promise<void> => {
+      const found = document.querySelectorAll<HTMLElement>(selector);
+      if (found.length > 0) found[place % found.length]?.click();
+      await frame();
+    };
+    const ids = [...document.querySelectorAll('[data-testid^="point-"]')].map((row) => row.getAttribute("data-testid"));
     for (let time = 0; time < count; time++)
-      for (const point of document.querySelectorAll('[data-testid^="grade-"]')) {
-        const other = [...point.querySelectorAll<HTMLElement>('[role="radio"][aria-checked="false"]')];
-        other[time % other.length]?.click();
-        await new Promise((done) => requestAnimationFrame(done));
+      for (const id of ids) {
+        await press(`[data-testid="${id ?? ""}"]`);
+        await press('[data-testid="change-grade"]');
+        await press('[data-testid="grades"] [role="radio"][aria-checked="false"]', time);
       }
   }, times);
 }
 
-async function photograph({ page }: Driver, point: string): Promise<void> {
-  const watch = page.getByTestId(`grade-${point}`).getByRole("radio", { name: "Watch" });
-  if ((await watch.getAttribute("aria-checked")) !== "true") await watch.click();
+async function photograph(driver: Driver, point: string, title: string): Promise<void> {
+  const { page } = driver;
+  await pickPoint(driver, point, title);
+  if (await page.getByTestId("change-grade").isVisible()) await driver.tap(page.getByTestId("change-grade"));
+  await gradeHere(driver, "watch");
   await page
     .getByTestId(`photo-${point}`)
     .setInputFiles({ name: "part.png", mimeType: "image/png", buffer: tinyPng() });
   await page.getByText("Not sent yet").first().waitFor();
+  await driver.tap(page.getByTestId("check-back"));
 }
 
 /** Opens a section, where it is not open with this button in it already. */
@@ -153,7 +162,7 @@ it("two phones work a day without a network, are closed and killed, and the serv
   for (const name of SHARED) {
     await openOrder(a, name, orders[name]);
     await gradeAll(a, 4);
-    await photograph(a, "oil");
+    await photograph(a, "oil", "Engine oil");
     await addConcern(a, `creaks, says ${name}`);
   }
   await openOrder(a, "Amparo Whitlock", orders["Amparo Whitlock"]);
@@ -189,7 +198,7 @@ it("two phones work a day without a network, are closed and killed, and the serv
   for (const name of SHARED) {
     await openOrder(b, name, orders[name]);
     await gradeAll(b, 4);
-    await photograph(b, "coolant");
+    await photograph(b, "coolant", "Coolant");
     await addConcern(b, `hums, says ${name}`);
   }
   await openOrder(b, "Amparo Whitlock", orders["Amparo Whitlock"]);

@@ -49,12 +49,12 @@ describe("the place", () => {
       { type: "judgePlace", isSafe: false, questions: ["chocked"], reason: "no: wheels chocked" },
     ]);
   });
-  it("asks no fee of who agreed to none, and says what was judged", () => {
+  it("asks no fee of who agreed to none, and says what was judged", async () => {
     const judged = { visitId: "v", isSafe: false, questions: [], reason: "On a slope", at: AT, by: "me" };
     const pictures = [pictureSample({ of: "place", id: "v" })];
     show(<PlaceGate view={view({ placesJudged: [judged], pictures })} business={BUSINESS} />);
     expect(screen.getByText("Cannot be done safely here: On a slope")).toBeTruthy();
-    expect(screen.getByLabelText("The place, photo 1")).toBeTruthy();
+    expect(await screen.findByLabelText("The place, photo 1")).toBeTruthy();
     fireEvent.press(screen.getByRole("button", { name: "It is safe now" }));
     expect(given()).toMatchObject([{ isSafe: true }]);
   });

@@ -84,8 +84,8 @@ export function ActivePoint({ point, finding, view, on, check, isLast }: ActiveP
           By its limit this is unsafe, and is not graded milder.
         </Words>
       ) : null}
-      {isGradedBad && !isLast ? (
-        <Button kind="next" label="Next point" onPress={check.next} testID="next-point" />
+      {isGradedBad || isLast ? (
+        <Button kind="next" label={isLast ? "Done" : "Next point"} onPress={check.next} testID="next-point" />
       ) : null}
     </View>
   );

@@ -84,38 +84,33 @@ export function CheckSheet({ view, business }: CheckSheetProps) {
     />
   ) : null;
   const isDone = open.length === 0;
-  const foot =
-    isClosing && sheet ? (
-      <CloseSheet
-        view={view}
-        sheet={sheet}
-        open={open}
-        onDone={() => router.navigate(`/work/${state.id}`)}
-        onBack={() => setClosing(false)}
-      />
-    ) : (
-      <>
-        {active && sheet?.closedAt === null ? (
-          <ActivePoint
-            point={active}
-            finding={findings.get(active.id)}
-            view={view}
-            on={on}
-            check={check}
-            isLast={open.length === 0 || (open.length === 1 && open[0]?.id === active.id)}
-          />
-        ) : null}
-        {sheet && sheet.closedAt === null && (isDone || !active) ? (
-          <Button
-            kind="next"
-            label={`Close ${sheet.title.toLowerCase()}`}
-            onPress={() => setClosing(true)}
-            testID="close-sheet"
-          />
-        ) : null}
-        <SyncLine />
-      </>
-    );
+  // A point that was picked, or is bad and not told of yet, stays under the thumb.
+  const isHeld = check.isPicked;
+  // Where nothing is left to look at, closing is what comes next.
+  const closes = sheet?.closedAt === null && (isClosing || (isDone && !isHeld));
+  const foot = (
+    <>
+      {closes && sheet ? (
+        <CloseSheet
+          view={view}
+          sheet={sheet}
+          open={open}
+          onDone={() => router.navigate(`/work/${state.id}`)}
+          onBack={isClosing ? () => setClosing(false) : null}
+        />
+      ) : active && sheet?.closedAt === null ? (
+        <ActivePoint
+          point={active}
+          finding={findings.get(active.id)}
+          view={view}
+          on={on}
+          check={check}
+          isLast={isDone || (open.length === 1 && open[0]?.id === active.id)}
+        />
+      ) : null}
+      <SyncLine />
+    </>
+  );
   return (
     <View style={styles.columns}>
       <Screen title={`Check ${showVehicle(view.vehicle)}`} foot={foot}>
@@ -124,6 +119,7 @@ export function CheckSheet({ view, business }: CheckSheetProps) {
             kind="quiet"
             icon={ArrowLeft}
             label={`${showCustomer(view.customer)} · ${showVehicle(view.vehicle)}`}
+            testID="check-back"
             onPress={() => router.navigate(`/work/${state.id}`)}
           />
           {sheets.length > 1 ? (

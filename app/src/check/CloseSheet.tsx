@@ -15,7 +15,8 @@ interface CloseSheetProps {
   sheet: SheetAtHand;
   open: readonly InspectionPoint[];
   onDone: () => void;
-  onBack: () => void;
+  /** null: there is nothing to go back to. */
+  onBack: (() => void) | null;
 }
 
 const WHY = ["No time today", "No access here", "Not wanted"];
@@ -63,7 +64,7 @@ export function CloseSheet({ view, sheet, open, onDone, onBack }: CloseSheetProp
         onPress={close}
         testID="close-sheet-sure"
       />
-      <Button kind="quiet" label="Back to the points" onPress={onBack} />
+      {onBack ? <Button kind="quiet" label="Back to the points" onPress={onBack} /> : null}
     </View>
   );
 }

@@ -1,3 +1,4 @@
+import { useState } from "react";
 import { StyleSheet, View } from "react-native";
 import {
   jobsToTie,
@@ -9,6 +10,7 @@ import {
   showPositions,
   type InspectionPoint,
   type LibraryJob,
+  type Position,
 } from "@mechanon/core";
 import type { WorkOrderView } from "@mechanon/contract";
 import { addFromLibrary } from "../jobLibrary/addFromLibrary";
@@ -17,6 +19,7 @@ import { useFitter } from "../jobLibrary/useFitter";
 import type { Business } from "../session/useSession";
 import { sendCommand } from "../sync/give";
 import { Button } from "../ui/Button";
+import { Choices } from "../ui/Choices";
 import { CircleCheck, Plus } from "../ui/icons";
 import { SPACE } from "../ui/theme";
 import { Words } from "../ui/Words";
@@ -69,33 +72,41 @@ interface CureProps {
 function Cure({ job, pointIds, view, business }: CureProps) {
   const { state } = view;
   const fitter = useFitter(view, business);
+  const [isAsking, setAsking] = useState(false);
   const { fitted, fit, price } = jobChoice(job, fitter);
   if (fitted.doesNotApply) return null;
   const points = pointIds.flatMap((id) => pointById(id, state, business.settings.inspection) ?? []);
   const meant = positionsOfCure(job, points);
   const all = positionChoices(positionsOfJob(job));
+  const add = (positions: readonly Position[] | null): void =>
+    addFromLibrary(
+      state.id,
+      job,
+      { pointIds, concernId: concernAnswered(state, job.answersConcerns) },
+      positions === null ? fit : { ...fit, positions: [...positions] },
+    );
   // Where the findings have no place, whoever looked knows it.
-  const places = all.length === 0 ? [null] : meant.length > 0 ? [meant] : all;
-  return places.map((positions) => {
-    const where = positions === null ? "" : `, ${showPositions(positions)}`;
-    return (
+  const isAsked = all.length > 0 && meant.length === 0;
+  const where = meant.length > 0 ? `, ${showPositions(meant)}` : "";
+  return (
+    <View>
       <Button
-        key={where}
         icon={Plus}
         label={`${job.title}${where} · ${price}`}
         spoken={`${job.title}${where} · ${price} to the quote`}
         testID={`cure-${job.id}`}
-        onPress={() =>
-          addFromLibrary(
-            state.id,
-            job,
-            { pointIds, concernId: concernAnswered(state, job.answersConcerns) },
-            positions === null ? fit : { ...fit, positions },
-          )
-        }
+        onPress={() => (isAsked ? setAsking(!isAsking) : add(all.length === 0 ? null : meant))}
       />
-    );
-  });
+      {isAsking ? (
+        <Choices
+          label={`Where, ${job.title}`}
+          options={all.map((each) => ({ value: each.join(), label: showPositions(each) }))}
+          value={null}
+          onChoose={(value) => add(all.find((each) => each.join() === value) ?? [])}
+        />
+      ) : null}
+    </View>
+  );
 }
 
 const styles = StyleSheet.create({

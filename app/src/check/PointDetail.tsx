@@ -7,6 +7,7 @@ import {
   unevenWear,
   verdictOf,
   wearAhead,
+  wearLimit,
   type Finding,
   type InspectionPoint,
   type MeasuredOn,
@@ -62,6 +63,7 @@ export function PointDetail({ point, finding, view, business, on, onNote }: Poin
         }}
       />
       <PhotoStrip pictures={pictures} title={point.title} tellsSending onOpen={setOpenId} />
+      {finding && isBad(finding.grade) ? <CureOffers point={point} view={view} business={business} /> : null}
       {before.length > 0 ? (
         <View style={styles.list}>
           <Words size="small" tone="muted">{`Before: ${showDate(before[0]?.at ?? "", business.timeZone)}`}</Words>
@@ -69,7 +71,6 @@ export function PointDetail({ point, finding, view, business, on, onNote }: Poin
         </View>
       ) : null}
       <Wears point={point} finding={finding} view={view} business={business} on={on} />
-      {finding && isBad(finding.grade) ? <CureOffers point={point} view={view} business={business} /> : null}
       {openId === null ? null : (
         <PhotoViewer
           photoId={openId}
@@ -110,6 +111,13 @@ function Wears({
   return point.measures.map((measure) => {
     const value = finding?.measures[measure.key];
     const now = value === undefined || odometer === null ? null : { odometer, date: on.today, value };
+    // Without today's miles the line would be of before, and say more than there is.
+    if (value !== undefined && odometer === null && wearLimit(measure, on.specs) !== null)
+      return (
+        <Words key={measure.key} size="small" tone="muted">
+          Read the odometer to see how it wears.
+        </Words>
+      );
     const ahead = wearAhead(point.id, measure, { before: view.carBefore?.measures ?? [], now, specs: on.specs });
     if (!ahead || ahead.readings.length < 2) return null;
     const words = wearWords(measure, ahead, business.timeZone);

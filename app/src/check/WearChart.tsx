@@ -7,6 +7,8 @@ import { wearLine } from "./wearLine";
 
 const WIDTH = 320;
 const HEIGHT = 120;
+/** Room a figure needs to its right. */
+const LABEL = 60;
 
 interface WearChartProps {
   /** Oldest first. */
@@ -58,7 +60,12 @@ export function WearChart({ readings, limit, milesLeft, label, unitWords }: Wear
         <SvgText x={drawn.dots[0]?.x ?? 0} y={(drawn.dots[0]?.y ?? 0) - 8} {...text}>
           {unitWords(first.value)}
         </SvgText>
-        <SvgText x={(drawn.dots.at(-1)?.x ?? 0) + 6} y={(drawn.dots.at(-1)?.y ?? 0) - 8} {...text}>
+        <SvgText
+          x={Math.min(WIDTH, (drawn.dots.at(-1)?.x ?? 0) + 6)}
+          y={(drawn.dots.at(-1)?.y ?? 0) - 8}
+          {...text}
+          textAnchor={(drawn.dots.at(-1)?.x ?? 0) > WIDTH - LABEL ? "end" : "start"}
+        >
           {unitWords(last.value)}
         </SvgText>
       </Svg>

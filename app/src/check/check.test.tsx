@@ -91,7 +91,7 @@ describe("the check", () => {
       ...pads!,
       id: "t",
       title: "Tire",
-      measures: [{ ...pads!.measures[0]!, kind: "tread" as const, unit: "/32 in", most: 13 }],
+      measures: [{ ...pads!.measures[0]!, kind: "tread" as const, unit: "/32 in", step: 1, most: 13 }],
     };
     const sheet = {
       sheetId: "s",
@@ -182,7 +182,7 @@ describe("the check", () => {
     fireEvent.press(screen.getByTestId("keep-answer"));
     expect(given()).toMatchObject([{ outcome: "noFault", reason: "Driven, not heard", cause: "" }]);
   });
-  it("shows photos of the point, those of before, and one that waits", () => {
+  it("shows photos of the point, those of before, and one that waits", async () => {
     const pictures = [pictureSample({ photoId: "now" })];
     const old = { photoId: "old", media: "photo" as const, pointId: "pads", at: "2025-11-20T17:00:00.000Z" };
     const carBefore = { visits: 1, sheets: [], measures: [], pictures: [old], unsafe: [], apart: [] };
@@ -190,7 +190,7 @@ describe("the check", () => {
     act(() => useSync.setState({ photos: [{ id: "now", refusal: null, place: null, sentShare: 0.4 }] }));
     fireEvent.press(screen.getByTestId("point-pads"));
     expect(screen.getByText("40 % sent")).toBeTruthy();
-    expect(screen.getByLabelText("Front brake pads before, photo 1")).toBeTruthy();
+    expect(await screen.findByLabelText("Front brake pads before, photo 1")).toBeTruthy();
   });
   it("takes another sheet out, and leaves one out", () => {
     open();

@@ -14,6 +14,8 @@ export interface Check {
   /** null: all is done, and none was picked. */
   active: InspectionPoint | null;
   pick: (pointId: string | null) => void;
+  /** It was picked, or stays after it was graded. */
+  isPicked: boolean;
   /** @param moves - goes on to the next open point. */
   grade: (point: InspectionPoint, given: Given, moves: boolean) => void;
   /** Makes the rest of these sound. */
@@ -51,6 +53,7 @@ export function useCheck(
   return {
     active,
     pick: setPicked,
+    isPicked: picked !== null && points.some(({ id }) => id === picked),
     grade: (point, given, moves) => {
       const before = findingOf(point.id);
       keep([[point.id, before]]);

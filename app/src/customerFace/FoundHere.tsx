@@ -32,5 +32,6 @@ export function FoundHere({ view, business }: { view: WorkOrderView; business: B
 }
 
 function OwnPicture({ id, media, label }: { id: string; media: "photo" | "clip"; label: string }) {
-  return <LargePicture uri={usePhoto(id)} media={media} label={label} />;
+  const uri = usePhoto(id);
+  return uri === null ? null : <LargePicture uri={uri} media={media} label={label} />;
 }

@@ -83,7 +83,7 @@ export function DrawOnPhoto({ uri, title, onKeep, onBack }: DrawOnPhotoProps) {
         role: "img",
         "aria-label": `Draw on ${title}`,
         "data-testid": "drawing",
-        style: { flex: 1, minHeight: 0, touchAction: "none" },
+        style: { flex: 1, minHeight: 0, touchAction: "none", display: "grid", placeItems: "center" },
       })}
       <View style={styles.foot}>
         <Choices label="What to draw" options={TOOLS} value={tool} onChoose={setTool} even />

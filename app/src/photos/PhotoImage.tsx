@@ -16,6 +16,7 @@ export interface PhotoImageProps {
 /** A photo or the first picture of a clip: this device's own copy where it has one, sent or not, else the server's. */
 export function PhotoImage({ id, label, style, media = "photo", isSmall = false }: PhotoImageProps) {
   const uri = usePhoto(id, isSmall && media === "photo");
+  if (uri === null) return <View style={style as StyleProp<ViewStyle>} />;
   if (media === "clip") return <ClipStill uri={uri} label={label} style={style as StyleProp<ViewStyle>} />;
   return <Image source={{ uri }} alt={label} accessibilityLabel={label} style={style} />;
 }
@@ -39,15 +40,15 @@ function ClipStill({ uri, label, style }: { uri: string; label: string; style: S
   );
 }
 
-/** Where a photo is: this device's own copy, or the server's. */
-export function usePhoto(id: string, isSmall = false): string {
-  const [own, setOwn] = useState<{ id: string; address: string } | null>(null);
+/** Where a photo is: this device's own copy, or the server's; null: it is being looked for here. */
+export function usePhoto(id: string, isSmall = false): string | null {
+  const [own, setOwn] = useState<{ id: string; address: string | null } | null>(null);
   useEffect(() => {
     let address: string | null = null;
     let isGone = false;
     void photoBlob(id).then((blob) => {
-      if (!blob || isGone) return;
-      address = URL.createObjectURL(blob);
+      if (isGone) return;
+      address = blob ? URL.createObjectURL(blob) : null;
       setOwn({ id, address });
     });
     return () => {
@@ -55,7 +56,8 @@ export function usePhoto(id: string, isSmall = false): string {
       if (address) URL.revokeObjectURL(address);
     };
   }, [id]);
-  return own?.id === id ? own.address : `/api/photos/${id}${isSmall ? "?size=small" : ""}`;
+  if (own?.id !== id) return null;
+  return own.address ?? `/api/photos/${id}${isSmall ? "?size=small" : ""}`;
 }
 
 const styles = StyleSheet.create({

@@ -52,14 +52,14 @@ export function PhotoViewer({ photoId, title, of, view: { state }, onClose }: Ph
   return (
     <Modal visible animationType="none" onRequestClose={onClose} aria-label={`${title}, large`}>
       <View style={[styles.screen, { backgroundColor: colors.paper }]}>
-        {isDrawing ? (
+        {isDrawing && uri !== null ? (
           <Suspense fallback={null}>
             <DrawOnPhoto uri={uri} title={title} onKeep={keepDrawn} onBack={() => setDrawing(false)} />
           </Suspense>
         ) : (
           <>
             <ScrollView style={styles.scroll} contentContainerStyle={styles.middle} maximumZoomScale={4}>
-              {picture?.media === "clip" ? (
+              {uri === null ? null : picture?.media === "clip" ? (
                 createElement("video", {
                   src: uri,
                   controls: true,

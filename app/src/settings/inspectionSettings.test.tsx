@@ -39,7 +39,7 @@ it("changes a limit, and lets none be softer than the law", async () => {
   fireEvent.press(screen.getByRole("button", { name: "Change Front brake pads" }));
   type("Act now below", "x");
   fireEvent.press(screen.getByTestId("save-inspection"));
-  expect(await screen.findByText("a number is needed")).toBeTruthy();
+  expect(await screen.findByText("✕ a number is needed")).toBeTruthy();
   type("Act now below", "1");
   fireEvent.press(screen.getByRole("radio", { name: "Tread" }));
   fireEvent.press(screen.getByRole("radio", { name: "/32 in" }));

@@ -16,7 +16,6 @@ import { GRADE_LOOK } from "../check/gradeLook";
 import { allMeasured } from "../check/measureWords";
 import { UnsafePart } from "../check/UnsafePart";
 import { sheetsHere, useSheetsHere } from "../check/useSheetsHere";
-import { NO_FACTS } from "@mechanon/core";
 import { PhotoStrip } from "../photos/PhotoStrip";
 import { Button } from "../ui/Button";
 import { useColors } from "../ui/face";
@@ -29,9 +28,9 @@ export const checkSection: WorkOrderSection = {
   name: "check",
   title: "Check",
   acts: ["inspect"],
-  line: ({ view, business }) => {
+  line: ({ view, business, facts }) => {
     const { state } = view;
-    const { points, sheets } = sheetsHere(view, business.settings, NO_FACTS);
+    const { points, sheets } = sheetsHere(view, business.settings, facts);
     const graded = (wanted: Grade): number => state.findings.filter(({ grade }) => grade === wanted).length;
     const isBegun = sheets.some(({ isStarted }) => isStarted) || state.findings.length > 0;
     if (!isBegun) return "Not started";

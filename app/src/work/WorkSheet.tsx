@@ -4,6 +4,7 @@ import { ScrollView, StyleSheet, View } from "react-native";
 import { showCustomer, showVehicle } from "@mechanon/core";
 import type { WorkOrderView } from "@mechanon/contract";
 import { useToday } from "../day/useDay";
+import { useCarFacts } from "../jobLibrary/useCarFacts";
 import { useBusiness, type Business } from "../session/useSession";
 import { FootSlot, useFoot } from "../sheet/FootAct";
 import type { SheetSection } from "../sheet/section";
@@ -49,6 +50,7 @@ interface SheetProps {
 function Sheet({ view, business, asOf }: SheetProps & { asOf: string | null }) {
   const isWide = useIsWide();
   const today = useToday();
+  const facts = useCarFacts(view);
   const unsent = useSync((state) => state.pending.some((item) => isAbout(item, view.state.id)));
   const { draw, open } = useSections();
   const { foot: slot, act: sectionAct } = useFoot();
@@ -59,7 +61,7 @@ function Sheet({ view, business, asOf }: SheetProps & { asOf: string | null }) {
   const sections = WORK_ORDER_SECTIONS.map(({ name, title, line, standsOpen, Body }): SheetSection => ({
     name,
     title,
-    line: line({ view, business, today }),
+    line: line({ view, business, today, facts }),
     standsOpen: name === next.section || (standsOpen?.({ view }) ?? false),
     body: () => (
       <FootSlot.Provider value={name === next.section ? slot : "beside"}>

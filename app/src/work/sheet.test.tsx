@@ -1,5 +1,6 @@
 import { act, fireEvent, screen, waitFor } from "@testing-library/react-native";
 import { Linking } from "react-native";
+import { NO_FACTS } from "@mechanon/core";
 import type { Job, WorkOrderState } from "@mechanon/core";
 import type { WorkOrderView } from "@mechanon/contract";
 import { useReachable } from "../api/reachable";
@@ -64,12 +65,12 @@ describe("concerns", () => {
 });
 
 describe("the check on the sheet", () => {
-  it("offers the cure of a bad point, linked to it and to the concern it answers", () => {
+  it("offers the cure of a bad point, linked to it and to the concern it answers", async () => {
     const findings = [{ pointId: "oil", grade: "act" as const, measures: {}, note: "Low", at: AT, by: "me" }];
     const concerns = [{ id: "c", text: "Brakes grind", kind: "fault" as const, phraseId: "grind", at: AT }];
     const pictures = [pictureSample({ photoId: "p", id: "oil" })];
     show(<CheckSection view={view({ findings, concerns, pictures })} business={BUSINESS} isUnsent={false} />);
-    expect(screen.getByLabelText("Engine oil, photo 1")).toBeTruthy();
+    expect(await screen.findByLabelText("Engine oil, photo 1")).toBeTruthy();
     fireEvent.press(screen.getByTestId("cure-wipers"));
     expect(given()).toMatchObject([{ type: "addJob", libraryJobId: "wipers", pointIds: ["oil"], concernId: "c" }]);
   });
@@ -457,7 +458,7 @@ describe("messages", () => {
     expect(screen.getByText(/ · Text from them$/)).toBeTruthy();
     expect(screen.getByText(/ · Text, did not arrive$/)).toBeTruthy();
     const line = (each: typeof shown): string =>
-      messagesSection.line({ view: each, business: BUSINESS, today: "2026-11-23" });
+      messagesSection.line({ view: each, business: BUSINESS, facts: NO_FACTS, today: "2026-11-23" });
     expect(line(shown)).toBe("1 reply to answer");
     expect(line(view({}, { messages: messages.slice(2) }))).toBe("1 message did not arrive");
     expect(line(view({}))).toBe("Nothing yet");

@@ -1,3 +1,4 @@
+import { NO_FACTS } from "@mechanon/core";
 import type { NextAct } from "@mechanon/core";
 import type { WorkOrderView } from "@mechanon/contract";
 import { SETTINGS_SAMPLE, stateSample, viewSample } from "../testing/samples";
@@ -46,7 +47,7 @@ const job = {
 function linesOf(view: WorkOrderView): Record<string, string> {
   const business = { settings: SETTINGS_SAMPLE, timeZone: "utc" };
   return Object.fromEntries(
-    WORK_ORDER_SECTIONS.map(({ name, line }) => [name, line({ view, business, today: "2026-11-23" })]),
+    WORK_ORDER_SECTIONS.map(({ name, line }) => [name, line({ view, business, facts: NO_FACTS, today: "2026-11-23" })]),
   );
 }
 

@@ -1,5 +1,5 @@
 import type { ComponentType } from "react";
-import type { NextAct } from "@mechanon/core";
+import type { CarFacts, NextAct } from "@mechanon/core";
 import type { WorkOrderView } from "@mechanon/contract";
 import type { Business } from "../session/useSession";
 
@@ -20,6 +20,11 @@ export interface WorkOrderSection {
   /** It stands open for a reason of its own, too. */
   standsOpen?: (shown: Pick<WorkOrderSectionProps, "view">) => boolean;
   /** The line it still says while it is folded; `today` in the business's zone. */
-  line: (shown: { view: WorkOrderView; business: Pick<Business, "settings" | "timeZone">; today: string }) => string;
+  line: (shown: {
+    view: WorkOrderView;
+    business: Pick<Business, "settings" | "timeZone">;
+    today: string;
+    facts: CarFacts;
+  }) => string;
   Body: ComponentType<WorkOrderSectionProps>;
 }

@@ -61,12 +61,22 @@ describe("a sheet", () => {
     expect(sheetsAtHand(run(state, { type: "leaveOutSheet", sheetId: "quick" }), lists, null)).toEqual([]);
   });
   it.each([
-    [{ firstVisit: true }, { sheets: [], visits: 0 }, 1],
-    [{ firstVisit: true }, { sheets: [], visits: 1 }, 0],
+    [{ firstVisit: true }, { sheets: [], visits: 0, measures: [] }, 1],
+    [{ firstVisit: true }, { sheets: [], visits: 1, measures: [] }, 0],
     [{ firstVisit: true }, null, 0],
-    [{ everyMiles: 5000 }, { sheets: [], visits: 1 }, 1],
-    [{ everyMiles: 5000 }, { sheets: [{ sheetId: "quick", at: "2026-01-01", miles: 58000 }], visits: 1 }, 0],
-    [{ everyMiles: 3000 }, { sheets: [{ sheetId: "quick", at: "2026-01-01", miles: 58000 }], visits: 1 }, 1],
+    [{ everyMiles: 5000 }, { sheets: [], visits: 1, measures: [] }, 0],
+    [{ everyMiles: 5000 }, { sheets: [], visits: 1, measures: [{ odometer: 56000 }] }, 1],
+    [{ everyMiles: 6000 }, { sheets: [], visits: 1, measures: [{ odometer: 56000 }] }, 0],
+    [
+      { everyMiles: 5000 },
+      { sheets: [{ sheetId: "quick", at: "2026-01-01", miles: 58000 }], visits: 1, measures: [] },
+      0,
+    ],
+    [
+      { everyMiles: 3000 },
+      { sheets: [{ sheetId: "quick", at: "2026-01-01", miles: 58000 }], visits: 1, measures: [] },
+      1,
+    ],
     [{ libraryJobIds: ["brakes"] }, null, 0],
   ])("%j with %j comes %d times", (rule, before, times) => {
     const state = run(start(), { type: "recordOdometer", miles: 61240 });

@@ -17,6 +17,8 @@ export interface CheckedBefore {
   sheets: readonly { sheetId: string; at: string; miles: number | null }[];
   /** Visits of before to the car. */
   visits: number;
+  /** What was measured, oldest first; the first of them is as far back as the car is known. */
+  measures: readonly { odometer: number }[];
 }
 
 /** A sheet there is to run: one that was begun, or comes by itself. */
@@ -68,7 +70,8 @@ function comesByItself({ id, comes }: InspectionSheet, state: State, before: Che
   const miles = state.odometerMiles?.value ?? null;
   if (comes.everyMiles === null || before === null || miles === null) return false;
   const last = before.sheets.find(({ sheetId }) => sheetId === id);
-  return last === undefined || (last.miles !== null && miles - last.miles >= comes.everyMiles);
+  const since = last ? last.miles : (before.measures[0]?.odometer ?? null);
+  return since !== null && miles - since >= comes.everyMiles;
 }
 
 /** The points there are to look at, each once: of the sheets that are not closed, those for the car. */

@@ -36,7 +36,7 @@ it("shows every stage of a repair", async () => {
     }),
   );
   expect(await screen.findByText("Odile comes Sat Dec 5, 10:30 am")).toBeTruthy();
-  for (const words of ["2014 Fennick Rover, No. 1042", "Checked and fine", "$449.73", "$349.73", "Done", "thin"])
+  for (const words of ["2014 Fennick Rover, No. 1042", "✓ Checked and fine", "$449.73", "$349.73", "Done", "thin"])
     expect(screen.getByText(words)).toBeTruthy();
   fireEvent.press(screen.getByTestId("receipt-order-1"));
   expect(opened).toHaveBeenCalledWith("/r/xyz");
