@@ -70,8 +70,6 @@ describe.each([
     await driver.button("Say I'm on my way");
     await driver.button("I'm here");
     await driver.tap(page.getByTestId("place-safe"));
-    const arrival = page.getByTestId("section-arrival");
-    await driver.tap(arrival.getByRole("button").first());
     await driver.type("Odometer, miles", "88120");
     await driver.button("Check 10 points");
     await page.getByTestId("active-point").waitFor();

@@ -125,3 +125,34 @@ export function tinyPng(): Buffer {
     chunk("IEND", Buffer.alloc(0)),
   ]);
 }
+
+/** A clip of a second, as a browser records it. */
+export async function clipFile(browser: Browser): Promise<Picture> {
+  const page = await browser.newPage();
+  try {
+    const base64 = await page.evaluate(async () => {
+      const canvas = document.createElement("canvas");
+      [canvas.width, canvas.height] = [320, 240];
+      const drawing = canvas.getContext("2d");
+      const recorder = new MediaRecorder(canvas.captureStream(10), { mimeType: "video/webm" });
+      const parts: Blob[] = [];
+      recorder.ondataavailable = ({ data }) => parts.push(data);
+      const isOver = new Promise((done) => (recorder.onstop = done));
+      recorder.start();
+      for (let frame = 0; frame < 12; frame++) {
+        if (drawing) drawing.fillStyle = `rgb(${frame * 20} 128 128)`;
+        drawing?.fillRect(0, 0, 320, 240);
+        await new Promise((done) => setTimeout(done, 90));
+      }
+      recorder.stop();
+      await isOver;
+      const bytes = new Uint8Array(await new Blob(parts).arrayBuffer());
+      let text = "";
+      for (const byte of bytes) text += String.fromCharCode(byte);
+      return btoa(text);
+    });
+    return { name: "pads.webm", mimeType: "video/webm", buffer: Buffer.from(base64, "base64") };
+  } finally {
+    await page.close();
+  }
+}

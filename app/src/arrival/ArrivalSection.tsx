@@ -16,10 +16,9 @@ export const arrivalSection: WorkOrderSection = {
   name: "arrival",
   title: "Arrival",
   acts: [],
-  standsOpen: ({ view: { state, visits } }) => {
-    const here = visits.find((visit) => visitStanding(visit) === "onSite");
-    return here !== undefined && !state.placesJudged.some(({ visitId }) => visitId === here.id);
-  },
+  // Until the check begins: what is noted while standing beside the car is not folded under the thumb.
+  standsOpen: ({ view: { state, visits } }) =>
+    visits.some((visit) => visitStanding(visit) === "onSite") && state.sheets.length + state.findings.length === 0,
   line: ({ view: { state } }) => arrivalLine(state),
   Body: ArrivalSection,
 };

@@ -9,8 +9,8 @@ import { CheckSheet } from "./CheckSheet";
 export function CheckScreen({ id }: { id: string }) {
   const router = useRouter();
   const business = useBusiness();
-  const { view, error, refetch } = useWorkOrder(id);
-  if (view && business) return <CheckSheet view={view} business={business} />;
+  const { view, asOf, error, refetch } = useWorkOrder(id);
+  if (view && business) return <CheckSheet view={view} business={business} asOf={asOf} />;
   return (
     <SheetWaits title="Check" error={error} onRetry={refetch}>
       <Button kind="quiet" label="To the work order" onPress={() => router.navigate(`/work/${id}`)} />

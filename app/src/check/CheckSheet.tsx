@@ -41,10 +41,12 @@ import { whoChecks } from "./whoChecks";
 interface CheckSheetProps {
   view: WorkOrderView;
   business: Business;
+  /** Since when what is shown stands; null: it is the newest. */
+  asOf: string | null;
 }
 
 /** A sheet as it is run: concerns, then its points by area, the next one under the thumb by itself. */
-export function CheckSheet({ view, business }: CheckSheetProps) {
+export function CheckSheet({ view, business, asOf }: CheckSheetProps) {
   const router = useRouter();
   const isWide = useIsWide();
   const today = useToday();
@@ -108,7 +110,7 @@ export function CheckSheet({ view, business }: CheckSheetProps) {
           isLast={isDone || (open.length === 1 && open[0]?.id === active.id)}
         />
       ) : null}
-      <SyncLine />
+      <SyncLine asOf={asOf} />
     </>
   );
   return (

@@ -1,4 +1,4 @@
-import { useCallback, useRef, useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import { restThatCanBeSound, type Finding, type InspectionPoint, type SheetAtHand } from "@mechanon/core";
 import type { WorkOrderView } from "@mechanon/contract";
 import { gradePoint, gradeRest, putBack, type Given } from "./checkActs";
@@ -41,14 +41,17 @@ export function useCheck(
   const findingOf = (pointId: string): Finding | undefined => state.findings.find((each) => each.pointId === pointId);
   const active = points.find(({ id }) => id === picked) ?? open[0] ?? null;
   const latest = useRef({ points, open });
-  latest.current = { points, open };
-  const goOn = useCallback((from: string): void => {
+  useEffect(() => {
+    latest.current = { points, open };
+  });
+  /** The next open point behind one, round the sheet; `done`: those graded by this very tap. */
+  const nextBehind = (from: string, done: readonly string[]): string | null => {
     const order = latest.current.points;
     const openIds = new Set(latest.current.open.map(({ id }) => id));
     const place = order.findIndex(({ id }) => id === from);
-    const after = [...order.slice(place + 1), ...order.slice(0, place)];
-    setPicked(after.find(({ id }) => openIds.has(id))?.id ?? null);
-  }, []);
+    const behind = [...order.slice(place + 1), ...order.slice(0, place)];
+    return behind.find(({ id }) => openIds.has(id) && !done.includes(id))?.id ?? null;
+  };
   const keep = (before: Step["before"]): void => setSteps((all) => [...all, { before }].slice(-MOST_STEPS));
   return {
     active,
@@ -58,17 +61,20 @@ export function useCheck(
       const before = findingOf(point.id);
       keep([[point.id, before]]);
       gradePoint(workOrderId, sheet, point.id, before, given);
-      if (moves) goOn(point.id);
-      else setPicked(point.id);
+      setPicked(moves ? nextBehind(point.id, [point.id]) : point.id);
     },
     rest: (some) => {
       const rest = restThatCanBeSound(some, state.findings).map(({ id }) => id);
       if (rest.length === 0) return;
       keep(rest.map((id) => [id, undefined]));
       gradeRest(workOrderId, sheet, rest);
-      if (active && rest.includes(active.id)) goOn(rest.at(-1) ?? active.id);
+      // Two taps may come before this screen is drawn once more: what is at hand is asked then.
+      setPicked((now) => {
+        const atHand = now ?? latest.current.open[0]?.id ?? "";
+        return rest.includes(atHand) ? nextBehind(rest.at(-1) ?? atHand, rest) : now;
+      });
     },
-    next: () => active && goOn(active.id),
+    next: () => active && setPicked(nextBehind(active.id, [])),
     undo:
       steps.length === 0
         ? undefined

@@ -268,15 +268,16 @@ async function taps(stage: Stage, rate: number): Promise<void> {
     }
   }
   tell("device", `opening a sheet${how}`, "ms", sheet);
-  if (!(await page.getByTestId("grade-oil").isVisible()))
-    await page.getByTestId("section-check").getByRole("button").first().click();
-  await page.getByTestId("grade-oil").waitFor();
+  await openOil(page);
   const grade = (name: string): string =>
-    `[...document.querySelectorAll('[data-testid="grade-oil"] [role="radio"]')].find((each) => each.innerText.includes("${name}"))`;
+    `[...document.querySelectorAll('[data-testid="grades"] [role="radio"]')].find((each) => each.innerText.includes("${name}"))`;
+  const row = (name: string): string =>
+    `document.querySelector('[data-testid="point-oil"]').getAttribute("aria-label").includes("${name}")`;
   const grades: number[] = [];
   for (let time = 0; time < TIMES; time++) {
-    const name = time % 2 === 0 ? "Watch" : "Sound";
-    grades.push(await shown(page, grade(name), `${grade(name)}.getAttribute("aria-checked") === "true"`));
+    const name = time % 2 === 0 ? "Unsafe" : "Act now";
+    grades.push(await shown(page, grade(name), row(name)));
+    await page.getByTestId("change-grade").click();
   }
   tell("device", `grading a point${how}`, "ms", grades);
   await context.close();
@@ -431,6 +432,16 @@ function pageOfOpen(from: number, most: number): object {
   return { waitsFor: "work", count: OPEN_ORDERS, workOrders, next };
 }
 
+/** The check of the work order that is shown, with the engine oil under the thumb. */
+async function openOil(page: Page): Promise<void> {
+  await page.getByTestId("section-check").waitFor();
+  if (!(await page.getByTestId("open-check").isVisible()))
+    await page.getByTestId("section-check").getByRole("button").first().click();
+  await page.getByTestId("open-check").click();
+  await page.getByTestId("point-oil").click();
+  await page.getByLabel("At hand: Engine oil").waitFor();
+}
+
 /** What was done without a network, from the moment there is one until nothing waits. */
 async function sending(stage: Stage): Promise<void> {
   const COMMANDS = 200;
@@ -441,15 +452,18 @@ async function sending(stage: Stage): Promise<void> {
     .getByRole("link", { name: /Maren Oyelaran/ })
     .first()
     .click();
-  if (!(await page.getByTestId("grade-oil").isVisible()))
-    await page.getByTestId("section-check").getByRole("button").first().click();
-  await page.getByTestId("grade-oil").waitFor();
+  await openOil(page);
+  await page.getByTestId("grades").getByRole("radio", { name: "Watch" }).click();
+  await page.getByText("Saved", { exact: true }).waitFor();
   await context.setOffline(true);
   await page.evaluate(async (count) => {
-    const radios = [...document.querySelectorAll<HTMLElement>('[data-testid="grade-oil"] [role="radio"]')];
-    for (let time = 0; time < count; time++) {
-      radios[time % 2]?.click();
+    const press = async (selector: string): Promise<void> => {
+      document.querySelector<HTMLElement>(selector)?.click();
       await new Promise((resolve) => requestAnimationFrame(resolve));
+    };
+    for (let time = 0; time < count; time++) {
+      await press('[data-testid="change-grade"]');
+      await press('[data-testid="grades"] [role="radio"][aria-checked="false"]:nth-child(n+2)');
     }
   }, COMMANDS);
   await page.getByText(new RegExp(`No connection; ${COMMANDS} changes`)).waitFor();
