@@ -68,13 +68,7 @@ export { fold } from "./text/fold";
 export { wordsOf } from "./text/words";
 export { showPlace } from "./places/showPlace";
 export { tenThousandths } from "./exact/decimal";
-export {
-  gradeFromMeasures,
-  verdictOf,
-  type MeasuredOn,
-  type MeasureReason,
-  type MeasureVerdict,
-} from "./inspection/grade";
+export { gradeFromMeasures, verdictOf, type MeasuredOn, type MeasureReason } from "./inspection/grade";
 export {
   jobsToTie,
   offersForConcerns,
@@ -101,29 +95,28 @@ export {
   pointsOfSheet,
   restThatCanBeSound,
   sheetsAtHand,
-  type CheckedBefore,
   type SheetAtHand,
 } from "./inspection/sheetsAtHand";
-export { checkedBefore, orderBefore, type PictureBefore } from "./inspection/checkedBefore";
+export { checkedBefore, orderBefore } from "./inspection/checkedBefore";
 export { appliesTo } from "./inspection/appliesTo";
 export { inspectionSheet, type InspectionSheet } from "./inspection/sheet";
-export { standingUnsafe, type StandingUnsafe } from "./inspection/standingUnsafe";
+export { standingUnsafe } from "./inspection/standingUnsafe";
 export { USUAL_POINTS, USUAL_SHEETS } from "./inspection/usualSheets";
 export { upgradeInspection } from "./inspection/upgradeInspection";
-export { TOPICS, type Topic } from "./inspection/topics";
-export { wearAhead, wearLimit, type MeasuredBefore, type WearAhead } from "./inspection/wearAhead";
-export { type Wear, type WearReading } from "./wear/wear";
+export { TOPICS } from "./inspection/topics";
+export { wearAhead, wearLimit, type WearAhead } from "./inspection/wearAhead";
+export { type WearReading } from "./wear/wear";
 export { picturesOf, photoIdsOf, pointPhotos } from "./pictures/picturesOf";
 export { clipSeconds, isMp4, isStill, stripClip } from "./pictures/clip";
-export { PICTURE_TARGETS, type Picture, type PictureTarget } from "./pictures/slice";
+export { type Picture } from "./pictures/slice";
 export { codeWords, findCodes } from "./troubleCodes/codeWords";
-export { readCode, type ReadCode } from "./troubleCodes/readCode";
+export { readCode } from "./troubleCodes/readCode";
 export type { TroubleCode } from "./troubleCodes/slice";
 export { BODY_TYPES, BODY_TYPE_TITLES, bodyTypeOf, type BodyType } from "./arrival/bodyTypes";
 export { SAFETY_WORDS, safetyQuestions, type SafetyQuestion } from "./arrival/safetyQuestions";
 export { LAMPS, MARK_KINDS, type DamageMark, type Lamp, type MarkKind } from "./arrival/slice";
-export { concernStanding, openConcerns, type ConcernStanding } from "./concerns/standing";
-export { CONCERN_OUTCOMES, type ConcernAnswer, type ConcernOutcome } from "./concerns/slice";
+export { concernStanding, openConcerns } from "./concerns/standing";
+export { type ConcernAnswer, type ConcernOutcome } from "./concerns/slice";
 export { balanceOf } from "./payments/balance";
 export { type LaborLine, type LineSource, type PartLine, type QuoteLine } from "./quoting/quoteLine";
 export {
@@ -257,15 +250,9 @@ export { ENGLISH, type WordKey } from "./customerWords/english";
 export { SPANISH } from "./customerWords/spanish";
 export { arrivesAt, changeUntil } from "./customerPage/changeUntil";
 export { measureName } from "./customerPage/measureName";
-export { saidOnPaper, type SaidOnPaper } from "./customerPage/saidOnPaper";
+export { saidOnPaper } from "./customerPage/saidOnPaper";
 export { reachHint } from "./customerPage/reachHint";
-export {
-  foundSeen,
-  workSeenByCustomer,
-  type FoundSeen,
-  type MeasureSeen,
-  type WorkSeen,
-} from "./customerPage/workSeenByCustomer";
+export { foundSeen, workSeenByCustomer, type FoundSeen, type MeasureSeen } from "./customerPage/workSeenByCustomer";
 export { workOfRequest } from "./requests/workOfRequest";
 export { publishedWish, requestSettings, USUAL_REQUESTS, type RequestSettings } from "./requests/requestSettings";
 export {
@@ -300,7 +287,7 @@ export { ANSWERS, type Answer, type Job } from "./quoting/slice";
 export type { Signature } from "./approvals/slice";
 export { type FieldChanges, changedFields, makeChanges } from "./conflicts/fieldChanges";
 export type { Conflict } from "./conflicts/slice";
-export { BAD_GRADES, GRADES, isBad, type BadGrade, type Finding, type Grade } from "./inspection/slice";
+export { BAD_GRADES, GRADES, isBad, type Finding, type Grade } from "./inspection/slice";
 export type { PartsOrder } from "./sourcing/slice";
 export { workOrderState, type WorkOrderState } from "./workOrders/state";
 export { NOTHING_SEEN } from "./workOrders/openWorkOrder";

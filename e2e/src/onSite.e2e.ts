@@ -170,7 +170,7 @@ it("below ground a photo is drawn upon, a clip is taken, and all of it goes out 
   await page.getByText(/notes.jpg is no picture/).waitFor();
   await page.getByText(/cut.jpg is damaged or cut off/).waitFor();
   await page.reload();
-  await page.getByText(/^No signal; as of/).waitFor();
+  await page.getByText(/No connection; \d+ changes kept here/).waitFor();
   await page.getByLabel(/^Front brake pads, Unsafe/).waitFor();
   await context.setOffline(false);
   await page.getByText("Saved", { exact: true }).waitFor();

@@ -1,13 +1,11 @@
 import { useState } from "react";
 import { StyleSheet, View } from "react-native";
 import { z } from "zod";
-import { picturesOf, showDate } from "@mechanon/core";
+import { showDate } from "@mechanon/core";
 import type { WorkOrderView } from "@mechanon/contract";
-import { PhotoButton } from "../photos/PhotoButton";
-import { PhotoStrip } from "../photos/PhotoStrip";
+import { PicturesOf } from "../photos/PicturesOf";
 import type { Business } from "../session/useSession";
 import { sendCommand } from "../sync/give";
-import { attachPhoto } from "../sync/photoActs";
 import { Button } from "../ui/Button";
 import { Choices } from "../ui/Choices";
 import { Field } from "../ui/Field";
@@ -47,14 +45,13 @@ export function ApartPart({ view, business }: { view: WorkOrderView; business: B
             .filter(Boolean)
             .join(" · ")}
         </Words>
-        <PhotoStrip pictures={picturesOf(state, "apart")} title="As it was left" tellsSending />
+        <PicturesOf of="apart" id="" title="How it was left" label="Photo" view={view} />
         <View style={styles.row}>
           <Button
             label="It is together again"
             onPress={() => sendCommand(state.id, { type: "putTogether" })}
             testID="put-together"
           />
-          <ApartPhoto workOrderId={state.id} />
         </View>
       </View>
     );
@@ -83,8 +80,7 @@ export function ApartPart({ view, business }: { view: WorkOrderView; business: B
         maxLength={120}
         autoComplete="off"
       />
-      <ApartPhoto workOrderId={state.id} />
-      <PhotoStrip pictures={picturesOf(state, "apart")} title="As it was left" tellsSending />
+      <PicturesOf of="apart" id="" title="How it was left" label="Photo" view={view} />
       <View style={styles.row}>
         <Button
           label="Keep how it was left"
@@ -112,20 +108,6 @@ export function ApartPart({ view, business }: { view: WorkOrderView; business: B
         />
       </View>
     </View>
-  );
-}
-
-function ApartPhoto({ workOrderId }: { workOrderId: string }) {
-  return (
-    <PhotoButton
-      many
-      label="Photo"
-      of="how it was left"
-      testID="photo-apart"
-      onTake={async (photo, media) => {
-        await attachPhoto(workOrderId, { of: "apart", id: "", media }, photo);
-      }}
-    />
   );
 }
 

@@ -8,16 +8,13 @@ import {
   MARK_KINDS,
   bodyTypeOf,
   countOf,
-  picturesOf,
   type DamageMark,
   type Signature,
 } from "@mechanon/core";
 import type { WorkOrderView } from "@mechanon/contract";
 import { SignatureField } from "../customerFace/SignatureField";
-import { PhotoButton } from "../photos/PhotoButton";
-import { PhotoStrip } from "../photos/PhotoStrip";
+import { PicturesOf } from "../photos/PicturesOf";
 import { sendCommand } from "../sync/give";
-import { attachPhoto } from "../sync/photoActs";
 import { Button } from "../ui/Button";
 import { Choices } from "../ui/Choices";
 import { useColors } from "../ui/face";
@@ -125,7 +122,7 @@ function Drawing({ bodyType, marks, openId, onAdd, onOpen }: DrawingProps) {
           {outline.lines.map((line) => (
             <Path key={line} d={line} fill="none" stroke={colors.ink} strokeWidth={4} />
           ))}
-          {marks.map(({ id, x, y }, place) => (
+          {marks.map(({ id, x, y }) => (
             <Circle key={id} cx={x} cy={y} r={26} fill={id === openId ? colors.petrol : colors.alarm} />
           ))}
           {marks.map(({ id, x, y }, place) => (
@@ -139,7 +136,8 @@ function Drawing({ bodyType, marks, openId, onAdd, onOpen }: DrawingProps) {
   );
 }
 
-function Mark({ mark, view: { state }, onClose }: { mark: DamageMark; view: WorkOrderView; onClose: () => void }) {
+function Mark({ mark, view, onClose }: { mark: DamageMark; view: WorkOrderView; onClose: () => void }) {
+  const { state } = view;
   const [note, setNote] = useState(mark.note);
   const change = (over: Partial<DamageMark>): void =>
     sendCommand(state.id, {
@@ -169,16 +167,7 @@ function Mark({ mark, view: { state }, onClose }: { mark: DamageMark; view: Work
         }}
         maxLength={200}
       />
-      <PhotoButton
-        many
-        label="Photo"
-        of={`mark ${number}`}
-        testID="photo-mark"
-        onTake={async (photo, media) => {
-          await attachPhoto(state.id, { of: "mark", id: mark.id, media }, photo);
-        }}
-      />
-      <PhotoStrip pictures={picturesOf(state, "mark", mark.id)} title={`Mark ${number}`} tellsSending />
+      <PicturesOf of="mark" id={mark.id} title={`Mark ${number}`} label="Photo" view={view} />
       <View style={styles.row}>
         <Button label="Next one" onPress={onClose} />
         {state.walkRound?.signed ? null : (

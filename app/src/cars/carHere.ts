@@ -30,6 +30,8 @@ export function carHere(
     specs: null,
     corrections: [],
     due: [],
+    unsafe: [],
+    pictures: [],
     pastWork: [],
     pastWorkCount: 0,
   };

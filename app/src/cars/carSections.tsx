@@ -1,13 +1,16 @@
 import { StyleSheet, View } from "react-native";
-import { countOf } from "@mechanon/core";
+import { useRouter } from "expo-router";
+import { countOf, showDate } from "@mechanon/core";
 import { routes, type VehicleSheetView } from "@mechanon/contract";
 import { call } from "../api/call";
 import { PastWork } from "../day/PastWork";
 import { WorkOrderLine } from "../day/WorkOrderLine";
 import type { SheetSection } from "../sheet/section";
+import { Press } from "../ui/Press";
 import { SPACE } from "../ui/theme";
 import { Words } from "../ui/Words";
 import { lastServiceLines, odometerLine, putOffWords } from "./carWords";
+import { CarPictures } from "./CarPictures";
 import { DueSection } from "./DueSection";
 import { OdometerChart } from "./OdometerChart";
 import { ElsewhereSection, RecallsSection } from "./OutsideSections";
@@ -31,6 +34,13 @@ export function carSections(
         line: openWork.length === 0 ? "Nothing" : String(openWork.length),
         standsOpen: openWork.length > 0,
         body: () => <OpenWork orders={openWork} />,
+      },
+      {
+        name: "unsafe",
+        title: "Not safe",
+        line: sheet.unsafe.length === 0 ? "Nothing known" : String(sheet.unsafe.length),
+        standsOpen: sheet.unsafe.length > 0,
+        body: () => <Unsafe unsafe={sheet.unsafe} zone={zone} />,
       },
       {
         name: "later",
@@ -59,6 +69,12 @@ export function carSections(
         line: odometerLine(odometer),
         standsOpen: true,
         body: () => <OdometerChart odometer={odometer} zone={zone} />,
+      },
+      {
+        name: "pictures",
+        title: "Photos",
+        line: sheet.pictures.length === 0 ? "None" : String(sheet.pictures.length),
+        body: () => <CarPictures pictures={sheet.pictures} zone={zone} />,
       },
       {
         name: "past",
@@ -109,6 +125,23 @@ export function carSections(
 function OpenWork({ orders }: { orders: VehicleSheetView["openWork"] }) {
   if (orders.length === 0) return <Words tone="muted">Nothing is open on this car.</Words>;
   return orders.map((order) => <WorkOrderLine key={order.id} order={order} showWait />);
+}
+
+function Unsafe({ unsafe, zone }: { unsafe: VehicleSheetView["unsafe"]; zone: string }) {
+  const router = useRouter();
+  if (unsafe.length === 0) return <Words tone="muted">What was found unsafe stands here until it is mended.</Words>;
+  return unsafe.map(({ workOrderId, number, title, at, isTold }) => (
+    <Press
+      key={`${workOrderId} ${title}`}
+      label={`${title}, work order ${number}`}
+      onPress={() => router.navigate(`/work/${workOrderId}`)}
+    >
+      <Words strong tone="alarm">{`✕ ${title}`}</Words>
+      <Words size="small" tone="muted">
+        {`Since ${showDate(at, zone)}, ${isTold ? "they were told" : "nobody was told"}, No. ${number}`}
+      </Words>
+    </Press>
+  ));
 }
 
 function PutOff({ jobs }: { jobs: VehicleSheetView["later"] }) {

@@ -2,7 +2,7 @@ import { useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { StyleSheet, View } from "react-native";
 import { z } from "zod";
-import { changesOfList, idOf, type Concern, type ConcernOutcome } from "@mechanon/core";
+import { changesOfList, idOf, type Concern } from "@mechanon/core";
 import { routes, type WorkOrderView } from "@mechanon/contract";
 import { call } from "../api/call";
 import { errorWords } from "../api/problem";
@@ -40,7 +40,7 @@ const typed = z.object({
 export function AnswerConcern({ concern, view, business, onDone }: AnswerConcernProps) {
   const [kept, setKept, drop] = useUnsaved(`answer/${view.state.id}/${concern.id}`, typed);
   const { outcome, cause, correction, reason } = kept ?? {
-    outcome: concern.answer?.outcome ?? ("found" as ConcernOutcome),
+    outcome: concern.answer?.outcome ?? "found",
     cause: concern.answer?.cause ?? "",
     correction: concern.answer?.correction ?? "",
     reason: concern.answer?.reason ?? "",

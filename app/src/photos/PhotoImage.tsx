@@ -16,8 +16,8 @@ export interface PhotoImageProps {
 /** A photo or the first picture of a clip: this device's own copy where it has one, sent or not, else the server's. */
 export function PhotoImage({ id, label, style, media = "photo", isSmall = false }: PhotoImageProps) {
   const uri = usePhoto(id, isSmall && media === "photo");
-  if (uri === null) return <View style={style as StyleProp<ViewStyle>} />;
-  if (media === "clip") return <ClipStill uri={uri} label={label} style={style as StyleProp<ViewStyle>} />;
+  if (uri === null) return <View style={style} />;
+  if (media === "clip") return <ClipStill uri={uri} label={label} style={style} />;
   return <Image source={{ uri }} alt={label} accessibilityLabel={label} style={style} />;
 }
 

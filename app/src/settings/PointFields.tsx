@@ -7,6 +7,7 @@ import {
   REAR_BRAKES,
   legalLimit,
   showPositions,
+  treadIn,
   type Measure,
 } from "@mechanon/core";
 import { v7 as uuid } from "uuid";
@@ -83,7 +84,7 @@ export function PointFields({ control, index, setValue, onDone, onRemove }: Poin
         label="Where on the car"
         options={[
           { value: ANY, label: "No one place" },
-          ...CORNERS.map((value) => ({ value: value as string, label: showPositions([value]) })),
+          ...CORNERS.map((value) => ({ value: value, label: showPositions([value]) })),
         ]}
         value={point.position ?? ANY}
         onChoose={(value) =>
@@ -128,6 +129,27 @@ export function PointFields({ control, index, setValue, onDone, onRemove }: Poin
   );
 }
 
+type TypedMeasure = TypedInspection["inspection"][number]["measures"][number];
+
+/** A measure in another unit: of tread the limits are turned, too, since what they mean stays. */
+function inUnit(measure: TypedMeasure, unit: string): TypedMeasure {
+  const turns = measure.kind === "tread" && (unit === "mm" || unit === "/32 in") && unit !== measure.unit;
+  if (!turns) return { ...measure, unit };
+  const turned = (typed: string): string =>
+    typed.trim() === "" || Number.isNaN(Number(typed)) ? typed : String(treadIn(unit, Number(typed)));
+  return {
+    ...measure,
+    unit,
+    step: unit === "mm" ? 0.5 : 1,
+    start: treadIn(unit, measure.start),
+    most: turned(measure.most),
+    watchBelow: turned(measure.watchBelow),
+    actBelow: turned(measure.actBelow),
+    watchAbove: turned(measure.watchAbove),
+    actAbove: turned(measure.actAbove),
+  };
+}
+
 function isPower(value: string): value is keyof typeof POWER_WORDS {
   return value in POWER_WORDS;
 }
@@ -153,9 +175,9 @@ function MeasureFields({ control, index, place, setValue, onRemove }: MeasureFie
       />
       <Choices
         label={`Unit of ${measure.name}`}
-        options={MEASURE_UNITS.map((value) => ({ value: value as string, label: value === "" ? "No unit" : value }))}
+        options={MEASURE_UNITS.map((value) => ({ value: value, label: value === "" ? "No unit" : value }))}
         value={measure.unit}
-        onChoose={(value) => setValue(`${name}.unit`, value, dirty)}
+        onChoose={(value) => setValue(name, inUnit(measure, value), dirty)}
       />
       <View style={styles.row}>
         <FormField

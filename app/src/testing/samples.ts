@@ -283,6 +283,8 @@ export function carSheetSample(over: Partial<VehicleSheetView> = {}): VehicleShe
     specs: null,
     corrections: [],
     due: [],
+    unsafe: [],
+    pictures: [],
     pastWork: [],
     pastWorkCount: 0,
     ...over,

@@ -14,6 +14,7 @@ import {
 import { CureOffers } from "../check/CureOffers";
 import { GRADE_LOOK } from "../check/gradeLook";
 import { allMeasured } from "../check/measureWords";
+import { RecallsPart } from "../check/RecallsPart";
 import { UnsafePart } from "../check/UnsafePart";
 import { sheetsHere, useSheetsHere } from "../check/useSheetsHere";
 import { PhotoStrip } from "../photos/PhotoStrip";
@@ -75,6 +76,7 @@ export function CheckSection({ view, business }: WorkOrderSectionProps) {
         testID="open-check"
       />
       <UnsafePart view={view} business={business} />
+      <RecallsPart view={view} business={business} />
       {bad.map((finding) => (
         <BadPoint key={finding.pointId} finding={finding} view={view} business={business} />
       ))}

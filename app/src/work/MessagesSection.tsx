@@ -51,7 +51,7 @@ export function MessagesSection({ view, business }: WorkOrderSectionProps) {
       {customer && messageWays(customer).length > 0 ? (
         <>
           <Write view={view} />
-          {state.jobs.length > 0 ? <SendQuote view={view} /> : null}
+          {state.jobs.length + state.findings.length > 0 ? <SendQuote view={view} /> : null}
         </>
       ) : (
         <Words tone="muted">No phone that takes texts and no email is kept of them: call them.</Words>
@@ -109,7 +109,9 @@ function SendQuote({ view: { state } }: { view: WorkOrderView }) {
     <>
       {send.error ? <Notice text={errorWords(send.error)} /> : null}
       <Button
-        label={`Send what we found, ${showMoney(quoteTotalCents(state))}`}
+        label={
+          state.jobs.length > 0 ? `Send what we found, ${showMoney(quoteTotalCents(state))}` : "Send what we found"
+        }
         busy={send.isPending}
         onPress={() => send.mutate()}
         testID="send-quote"

@@ -20,6 +20,7 @@ import { ApiProblem, errorWords } from "../api/problem";
 import { useReachable } from "../api/reachable";
 import { useToday } from "../day/useDay";
 import { useBusiness } from "../session/useSession";
+import { PicturesOf } from "../photos/PicturesOf";
 import { keepAnswered, loadWorkOrder } from "../sync/views";
 import { sendCommand } from "../sync/give";
 import { Button } from "../ui/Button";
@@ -107,6 +108,11 @@ export function PartsSection({ view, isUnsent }: WorkOrderSectionProps) {
               </Words>
             ) : null}
           </View>
+          {status === "inHand" || status === "fitted" ? (
+            <View style={styles.whole}>
+              <PicturesOf of="line" id={line.id} title={line.description} label="Photo" view={view} />
+            </View>
+          ) : null}
         </View>
       ))}
       {out.map((request) => (
@@ -265,7 +271,8 @@ function Order({ view, isUnsent, lineIds }: { view: WorkOrderView; isUnsent: boo
 }
 
 const styles = StyleSheet.create({
+  whole: { width: "100%" },
   list: { gap: SPACE.m },
-  row: { flexDirection: "row", gap: SPACE.m },
+  row: { flexDirection: "row", flexWrap: "wrap", gap: SPACE.m },
   grow: { flex: 1 },
 });

@@ -2,6 +2,7 @@ import { StyleSheet, View } from "react-native";
 import { CircleCheck, CircleDashed } from "../ui/icons";
 import { approvedJobs, countOf, showMoment } from "@mechanon/core";
 import { useToday } from "../day/useDay";
+import { PicturesOf } from "../photos/PicturesOf";
 import { sendCommand } from "../sync/give";
 import { Button } from "../ui/Button";
 import { useColors } from "../ui/face";
@@ -55,8 +56,13 @@ export function WorkSection({ view, business }: WorkOrderSectionProps) {
               onPress={() => sendCommand(view.state.id, { type: "finishJobs", jobIds: [job.id] })}
             />
           )}
+          <View style={styles.whole}>
+            <PicturesOf of="job" id={job.id} title={job.title} label="Photo" view={view} />
+          </View>
         </View>
       ))}
+      <Words strong>Hand-back</Words>
+      <PicturesOf of="handBack" id="" title="The hand-back" label="Photo of the hand-back" view={view} />
     </View>
   );
 }
@@ -65,4 +71,5 @@ const styles = StyleSheet.create({
   list: { gap: SPACE.s },
   row: { flexDirection: "row", gap: SPACE.s, alignItems: "center", flexWrap: "wrap" },
   grow: { flex: 1 },
+  whole: { width: "100%" },
 });

@@ -76,6 +76,30 @@ export const vehicleSheet = z.object({
   specs: specSheet.nullable(),
   corrections: z.array(specCorrection),
   due: z.array(dueService),
+  /** What was found there and is not safe since; absent in what was kept before it was told. */
+  unsafe: z
+    .array(
+      z.object({
+        workOrderId: z.string(),
+        number: z.number().int(),
+        title: z.string(),
+        at: z.string(),
+        isTold: z.boolean(),
+      }),
+    )
+    .default([]),
+  /** Photos and clips of it, by what they show, the newest first. */
+  pictures: z
+    .array(
+      z.object({
+        photoId: z.string(),
+        media: z.enum(["photo", "clip"]),
+        title: z.string(),
+        at: z.string(),
+        number: z.number().int(),
+      }),
+    )
+    .default([]),
   pastWork: z.array(workOrderSummary),
   pastWorkCount: z.number().int(),
 });

@@ -23,7 +23,6 @@ const placeJudged = z.object({
   at: instant,
   by: z.string(),
 });
-export type PlaceJudged = z.infer<typeof placeJudged>;
 
 /** A mark on the outline of the car; x and y from 0 to 1000 of the drawing. */
 export const damageMark = z.object({

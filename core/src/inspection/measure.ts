@@ -23,7 +23,6 @@ export type MeasureKind = (typeof MEASURE_KINDS)[number];
 
 /** Units a measure can be taken in. `/32 in`: thirty-seconds of an inch. */
 export const MEASURE_UNITS = ["/32 in", "mm", "psi", "V", "A", "°F", "%", ""] as const;
-export type MeasureUnit = (typeof MEASURE_UNITS)[number];
 
 /** A measurement, a freeze point below zero included. */
 export const measuredValue = z.number().min(-200).max(100_000).refine(hasFourDecimals, "has more than 4 decimals");

@@ -12,7 +12,11 @@ export function photoIdsOf({ pictures }: PictureSlice): string[] {
   return [...new Set(pictures.map(({ photoId }) => photoId))];
 }
 
-/** How many pictures a point has. */
+/** How many pictures there are to see of a point. */
 export function pointPhotos(state: PictureSlice): (pointId: string) => number {
-  return (pointId) => state.pictures.filter((each) => each.of === "point" && each.id === pointId).length;
+  const counts = new Map<string, number>();
+  const drawnOn = new Set(state.pictures.flatMap(({ drawnOn: untouched }) => untouched ?? []));
+  for (const { of, id, photoId } of state.pictures)
+    if (of === "point" && !drawnOn.has(photoId)) counts.set(id, (counts.get(id) ?? 0) + 1);
+  return (pointId) => counts.get(pointId) ?? 0;
 }

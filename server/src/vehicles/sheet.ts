@@ -4,6 +4,10 @@ import {
   jobTotals,
   lastService,
   odometerTrend,
+  pointById,
+  standingUnsafe,
+  type BusinessSettings,
+  type Picture,
   predictMiles,
   priceToday,
   servicesDone,
@@ -22,6 +26,7 @@ import { toVehicle } from "./toVehicle";
 const MOST_OPEN = 50;
 /** Older work says nothing of services due. */
 const MOST_STATES = 200;
+const MOST_PICTURES = 120;
 
 /** A car with all that hangs on it. */
 export async function vehicleSheet(
@@ -78,11 +83,45 @@ export async function vehicleSheet(
     odometer: { ...trend, predictedMiles: predictMiles(trend, at) },
     specs: row.specs,
     corrections: row.corrections,
+    unsafe: work.flatMap(({ id: workOrderId, number, state }) =>
+      standingUnsafe(state).map(({ finding: { pointId, at: since }, isTold }) => ({
+        ...{ workOrderId, number, at: since, isTold },
+        title: pointById(pointId, state, settings.inspection)?.title ?? pointId,
+      })),
+    ),
+    pictures: work
+      .flatMap(({ number, state }) =>
+        state.pictures.map(({ photoId, media, at: takenAt, ...picture }) => ({
+          ...{ photoId, media, at: takenAt, number, title: titleOfPicture(picture, state, settings.inspection) },
+        })),
+      )
+      .sort((a, b) => (a.at > b.at ? -1 : 1))
+      .slice(0, MOST_PICTURES),
     due: dueServices(intervals, servicesDone(states, settings.intervals), trend, at, scope.timeZone),
     pastWork,
     pastWorkCount,
   };
 }
+
+/** What a picture shows, in words. */
+function titleOfPicture(
+  { of, id }: Pick<Picture, "of" | "id">,
+  state: WorkOrderState,
+  points: BusinessSettings["inspection"],
+): string {
+  if (of === "point") return pointById(id, state, points)?.title ?? id;
+  if (of === "job") return state.jobs.find((job) => job.id === id)?.title ?? "Work";
+  if (of === "line")
+    return state.jobs.flatMap(({ lines }) => lines).find((line) => line.id === id)?.description ?? "Part";
+  return PICTURE_TITLES[of];
+}
+const PICTURE_TITLES = {
+  mark: "Damage of before",
+  place: "The place",
+  concern: "A concern",
+  apart: "Left apart",
+  handBack: "Hand-back",
+} as const;
 
 function putOff(state: WorkOrderState): { job: WorkOrderState["jobs"][number]; thenCents: number; at: string }[] {
   const totals = jobTotals(state);
