@@ -1,7 +1,7 @@
 import { takenAlong } from "./device";
 import { Driver, PHONE, WIDE } from "./driver";
 import { gradeHere, openCheck, pickPoint } from "./check";
-import { clipFile, codePhoto } from "./pictures";
+import { claimsToBe, clipFile, codePhoto, tinyPng } from "./pictures";
 import { checked, openWorld } from "./world";
 
 const world = openWorld();
@@ -169,6 +169,14 @@ it("below ground a photo is drawn upon, a clip is taken, and all of it goes out 
   ]);
   await page.getByText(/notes.jpg is no picture/).waitFor();
   await page.getByText(/cut.jpg is damaged or cut off/).waitFor();
+  await page.getByTestId("photo-frontPads-files").setInputFiles([
+    { name: "dot.png", mimeType: "image/png", buffer: tinyPng(1) },
+    { name: "wide.png", mimeType: "image/png", buffer: claimsToBe(50_000) },
+    { name: "huge.jpg", mimeType: "image/jpeg", buffer: Buffer.alloc(41 * 1024 * 1024, 1) },
+  ]);
+  await page.getByText(/dot.png is too small to see anything/).waitFor();
+  await page.getByText(/wide.png says it has more pixels/).waitFor();
+  await page.getByText(/huge.jpg is larger than 40 MB/).waitFor();
   await page.reload();
   await page.getByText(/No connection; \d+ changes kept here/).waitFor();
   await page.getByLabel(/^Front brake pads, Unsafe/).waitFor();

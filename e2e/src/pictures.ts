@@ -99,8 +99,7 @@ async function photo(
 }
 
 /** A picture of two colors, made here so that no binary is kept. */
-export function tinyPng(): Buffer {
-  const side = 64;
+export function tinyPng(side = 64): Buffer {
   const rows = Buffer.concat(
     Array.from({ length: side }, (_, y) =>
       Buffer.from([0, ...Array.from({ length: side * 3 }, (_unused, x) => (y > side / 2 ? 90 : 30 + (x % 120)))]),
@@ -124,6 +123,14 @@ export function tinyPng(): Buffer {
     chunk("IDAT", deflateSync(rows)),
     chunk("IEND", Buffer.alloc(0)),
   ]);
+}
+
+/** A PNG whose header claims so many pixels on each side, with nothing behind it. */
+export function claimsToBe(side: number): Buffer {
+  const png = Buffer.from(tinyPng());
+  png.writeUInt32BE(side, 16);
+  png.writeUInt32BE(side, 20);
+  return png;
 }
 
 /** A clip of a second, as a browser records it. */

@@ -98,6 +98,7 @@ export function CheckSheet({ view, business, asOf }: CheckSheetProps) {
           sheet={sheet}
           open={open}
           onDone={() => router.navigate(`/work/${state.id}`)}
+          undo={check.undo}
           onBack={isClosing ? () => setClosing(false) : null}
         />
       ) : active && sheet?.closedAt === null ? (

@@ -5,6 +5,7 @@ import type { WorkOrderView } from "@mechanon/contract";
 import { sendCommand } from "../sync/give";
 import { Button } from "../ui/Button";
 import { Choices } from "../ui/Choices";
+import { Undo2 } from "../ui/icons";
 import { Notice } from "../ui/Notice";
 import { SPACE } from "../ui/theme";
 import { Words } from "../ui/Words";
@@ -15,6 +16,8 @@ interface CloseSheetProps {
   sheet: SheetAtHand;
   open: readonly InspectionPoint[];
   onDone: () => void;
+  /** Takes the last grade back; undefined: there is none. */
+  undo: (() => void) | undefined;
   /** null: there is nothing to go back to. */
   onBack: (() => void) | null;
 }
@@ -22,7 +25,7 @@ interface CloseSheetProps {
 const WHY = ["No time today", "No access here", "Not wanted"];
 
 /** Closes a sheet: what nobody saw gets its reason, and concerns that are open are said, not in the way. */
-export function CloseSheet({ view, sheet, open, onDone, onBack }: CloseSheetProps) {
+export function CloseSheet({ view, sheet, open, onDone, undo, onBack }: CloseSheetProps) {
   const { state } = view;
   const [why, setWhy] = useState<string | null>(null);
   const ungraded = open.filter(({ id }) => !state.findings.some(({ pointId }) => pointId === id));
@@ -64,9 +67,12 @@ export function CloseSheet({ view, sheet, open, onDone, onBack }: CloseSheetProp
         onPress={close}
         testID="close-sheet-sure"
       />
-      {onBack ? <Button kind="quiet" label="Back to the points" onPress={onBack} /> : null}
+      <View style={styles.row}>
+        {onBack ? <Button kind="quiet" label="Back to the points" onPress={onBack} /> : null}
+        {undo ? <Button kind="quiet" icon={Undo2} label="Undo" onPress={undo} testID="undo" /> : null}
+      </View>
     </View>
   );
 }
 
-const styles = StyleSheet.create({ list: { gap: SPACE.s } });
+const styles = StyleSheet.create({ list: { gap: SPACE.s }, row: { flexDirection: "row", gap: SPACE.l } });

@@ -1,4 +1,5 @@
 import { run, start } from "../testing/sampleWorkOrder";
+import { listedConcerns } from "./listedConcerns";
 import { concernStanding, openConcerns } from "./standing";
 
 const answer = {
@@ -32,4 +33,12 @@ it("is not answered by a job alone where it is a fault", () => {
 
 it("of another work order is refused", () => {
   expect(() => run(start(), { ...answer, concernId: "none" })).toThrow("concern/not-found");
+});
+
+it("says in lists that it is open once the car was looked at, until somebody answers", () => {
+  const grade = { type: "gradePoint" as const, pointId: "oil", grade: "sound" as const, measures: {}, note: "" };
+  const [text = ""] = listedConcerns(start());
+  expect(text).not.toMatch(/still open/);
+  expect(listedConcerns(run(start(), grade))).toEqual([`${text} (still open)`]);
+  expect(listedConcerns(run(run(start(), grade), answer))).toEqual([text]);
 });

@@ -1,3 +1,4 @@
+import { listedConcerns } from "../concerns/listedConcerns";
 import { balanceOf } from "../payments/balance";
 import { quoteTotalCents } from "../quoting/totals";
 import type { VisitState } from "../visits/state";
@@ -28,6 +29,6 @@ export function listed(state: WorkOrderState, visits: readonly VisitState[]): Li
     dueCents: balanceOf(state).dueCents,
     laterCount: state.jobs.filter(({ answer }) => answer?.value === "later").length,
     openConflicts: state.conflicts.filter(({ settledAt }) => settledAt === null).length,
-    concerns: state.concerns.map(({ text }) => text),
+    concerns: listedConcerns(state),
   };
 }
