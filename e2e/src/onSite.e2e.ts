@@ -192,7 +192,9 @@ it("below ground a photo is drawn upon, a clip is taken, and all of it goes out 
 
   // The customer's own phone, from the link.
   await driver.tap(page.getByTestId("section-messages").getByRole("button").first());
+  const sent = page.waitForResponse(/quote-messages/);
   await driver.tap(page.getByTestId("send-quote"));
+  expect((await sent).status()).toBe(200);
   const [link] = await world.servers.rows(
     `select token from directory.page_links where work_order_id = '${id}' order by created_at desc limit 1`,
   );

@@ -37,6 +37,7 @@ const stop = (id: string, hour: number, customerName: string, over: Partial<Visi
       dueCents: 0,
       conflicts: 0,
       unclearCents: 0,
+      openConcerns: 0,
       openedAt: at(8),
       nextVisitAt: null,
     },

@@ -98,6 +98,7 @@ describe("a car", () => {
       dueCents: 0,
       conflicts: 0,
       unclearCents: 0,
+      openConcerns: 0,
       openedAt: AT,
       nextVisitAt: null,
     });

@@ -1,6 +1,6 @@
 import { useRouter } from "expo-router";
 import { StyleSheet, View } from "react-native";
-import { showAge, showMoment, showMoney } from "@mechanon/core";
+import { countOf, showAge, showMoment, showMoney } from "@mechanon/core";
 import type { WorkOrderSummary } from "@mechanon/contract";
 import { useBusiness } from "../session/useSession";
 import { useColors } from "../ui/face";
@@ -55,6 +55,11 @@ export function WorkOrderLine({ order, showWait = false, ofCustomer = false }: W
       <Words size="small" tone="muted">
         {[showNumber(order.number), ofCustomer ? "" : order.concerns.join("; ")].filter(Boolean).join(" · ")}
       </Words>
+      {order.openConcerns > 0 ? (
+        <Words size="small" strong tone="alarm">
+          {`${countOf(order.openConcerns, "concern")} still open`}
+        </Words>
+      ) : null}
       {showWait ? (
         <Words size="small" strong tone="muted">
           {wait}

@@ -21,6 +21,7 @@ const order = (over: Partial<WorkOrderSummary>): WorkOrderSummary => ({
   dueCents: 0,
   conflicts: 0,
   unclearCents: 0,
+  openConcerns: 0,
   openedAt: "2026-11-20T10:00:00.000Z",
   nextVisitAt: null,
   ...over,
@@ -37,6 +38,11 @@ beforeEach(() => {
 });
 
 describe("open work", () => {
+  it("says which concerns nobody answered though the car was looked at", async () => {
+    fakeServer({ "GET /api/open-work": { body: { groups: [group("answer", [order({ openConcerns: 2 })])] } } });
+    show(<OpenWork />);
+    expect(await screen.findByText("2 concerns still open")).toBeTruthy();
+  });
   it("stands by what it waits for; one kind can be looked at alone", async () => {
     fakeServer({
       "GET /api/open-work": {

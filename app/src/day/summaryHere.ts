@@ -1,4 +1,4 @@
-import { listed, showCustomer, showVehicle } from "@mechanon/core";
+import { concernsLeftOpen, listed, showCustomer, showVehicle } from "@mechanon/core";
 import type { WorkOrderSummary, WorkOrderView } from "@mechanon/contract";
 import { unclearCharges } from "../sync/unclearCharges";
 
@@ -23,6 +23,7 @@ export function summaryHere({ number, state, customer, vehicle, visits, requests
     dueCents,
     conflicts: openConflicts,
     unclearCents: unclearCharges(requests),
+    openConcerns: concernsLeftOpen(state),
     openedAt: state.openedAt,
     nextVisitAt: coming[0] ?? null,
   };

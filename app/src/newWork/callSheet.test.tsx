@@ -353,6 +353,7 @@ describe("what comes along", () => {
     dueCents: 0,
     conflicts: 0,
     unclearCents: 0,
+    openConcerns: 0,
     openedAt: "2026-11-20T16:00:00.000Z",
     nextVisitAt: null,
   };

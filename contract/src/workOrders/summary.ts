@@ -19,6 +19,8 @@ export const workOrderSummary = z
     conflicts: z.number().int(),
     /** What the card terminal was asked to charge and has not said whether it did. */
     unclearCents: z.number().int().default(0),
+    /** Concerns nobody answered though the car was looked at. */
+    openConcerns: z.number().int().default(0),
     openedAt: z.string(),
     nextVisitAt: z.string().nullable(),
   })

@@ -21,3 +21,16 @@ export function openConcerns(concerns: readonly Concern[], jobs: readonly Pick<J
     return standing === "open" || (standing === "onQuote" && concern.kind === "fault");
   });
 }
+
+/** How many concerns nobody answered though the car was looked at: what lists say. */
+export function concernsLeftOpen({
+  concerns,
+  jobs,
+  findings,
+}: {
+  concerns: readonly Concern[];
+  jobs: readonly Pick<Job, "concernId">[];
+  findings: readonly unknown[];
+}): number {
+  return findings.length === 0 ? 0 : openConcerns(concerns, jobs).length;
+}

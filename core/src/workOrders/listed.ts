@@ -1,4 +1,3 @@
-import { listedConcerns } from "../concerns/listedConcerns";
 import { balanceOf } from "../payments/balance";
 import { quoteTotalCents } from "../quoting/totals";
 import type { VisitState } from "../visits/state";
@@ -29,6 +28,6 @@ export function listed(state: WorkOrderState, visits: readonly VisitState[]): Li
     dueCents: balanceOf(state).dueCents,
     laterCount: state.jobs.filter(({ answer }) => answer?.value === "later").length,
     openConflicts: state.conflicts.filter(({ settledAt }) => settledAt === null).length,
-    concerns: listedConcerns(state),
+    concerns: state.concerns.map(({ text }) => text),
   };
 }

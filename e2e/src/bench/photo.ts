@@ -30,21 +30,20 @@ async function bare(page: Page, photo: Buffer): Promise<number> {
 /** From the file given to the photo on the screen, and for how long the page could not answer meanwhile. */
 async function taken(page: Page, photo: Buffer, place: number): Promise<{ ready: number; blocked: number }> {
   await page.evaluate(() => {
-    const seen = window as unknown as { blocked: number; given: number };
-    seen.blocked = 0;
-    new PerformanceObserver((list) => {
-      for (const { duration } of list.getEntries()) seen.blocked += duration - 50;
-    }).observe({ type: "longtask" });
-    const inputs = [...document.querySelectorAll<HTMLInputElement>('[data-testid="photo-oil"]')];
-    for (const input of inputs)
+    const seen = window as unknown as { given: number };
+    seen.given = Number.POSITIVE_INFINITY;
+    for (const input of document.querySelectorAll('[data-testid="photo-oil"]'))
       input.addEventListener("change", () => (seen.given = performance.now()), { capture: true, once: true });
   });
   const label = `Engine oil, photo ${place}, large`;
   await page.getByTestId("photo-oil").setInputFiles({ name: "oil.jpg", mimeType: "image/jpeg", buffer: photo });
   await page.getByLabel(label).waitFor();
   return page.evaluate(() => {
-    const seen = window as unknown as { blocked: number; given: number };
-    return { ready: performance.now() - seen.given, blocked: seen.blocked };
+    const seen = window as unknown as { longTasks: { startTime: number; duration: number }[]; given: number };
+    const ready = performance.now() - seen.given;
+    // Only from the moment the file was given: how this driver hands it over is no phone's way.
+    const since = seen.longTasks.filter(({ startTime }) => startTime >= seen.given);
+    return { ready, blocked: since.reduce((sum, { duration }) => sum + duration - 50, 0) };
   });
 }
 
@@ -62,6 +61,11 @@ async function main(): Promise<void> {
     const page = await context.newPage();
     // tsx names functions through a helper that a page does not have.
     await page.addInitScript("globalThis.__name ??= (named) => named");
+    await page.addInitScript(() => {
+      const seen = window as unknown as { longTasks: PerformanceEntry[] };
+      seen.longTasks = [];
+      new PerformanceObserver((list) => seen.longTasks.push(...list.getEntries())).observe({ type: "longtask" });
+    });
     await page.goto(servers.url);
     await page
       .getByRole("link", { name: /Maren Oyelaran/ })

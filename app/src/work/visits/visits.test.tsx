@@ -104,6 +104,7 @@ it("takes another car of the customer along and leaves it out, and shares one ca
     dueCents: 0,
     conflicts: 0,
     unclearCents: 0,
+    openConcerns: 0,
     openedAt: ahead(-5),
     nextVisitAt: null,
   };
