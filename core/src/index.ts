@@ -116,7 +116,7 @@ export { BODY_TYPES, BODY_TYPE_TITLES, bodyTypeOf, type BodyType } from "./arriv
 export { SAFETY_WORDS, safetyQuestions, type SafetyQuestion } from "./arrival/safetyQuestions";
 export { LAMPS, MARK_KINDS, type DamageMark, type Lamp, type MarkKind } from "./arrival/slice";
 export { concernStanding, concernsLeftOpen, openConcerns } from "./concerns/standing";
-export { type ConcernAnswer, type ConcernOutcome } from "./concerns/slice";
+export { type ConcernAnswer } from "./concerns/slice";
 export { balanceOf } from "./payments/balance";
 export { type LaborLine, type LineSource, type PartLine, type QuoteLine } from "./quoting/quoteLine";
 export {

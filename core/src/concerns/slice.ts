@@ -1,7 +1,6 @@
 import { z } from "zod";
 
 export const CONCERN_OUTCOMES = ["found", "noFault", "setAside"] as const;
-export type ConcernOutcome = (typeof CONCERN_OUTCOMES)[number];
 
 /** What a person says of a concern: what causes it and what sets it right, that nothing is found, or that it is set aside. */
 const concernAnswer = z.object({
