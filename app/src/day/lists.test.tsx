@@ -40,7 +40,7 @@ beforeEach(() => {
 describe("open work", () => {
   it("says which concerns nobody answered though the car was looked at", async () => {
     fakeServer({ "GET /api/open-work": { body: { groups: [group("answer", [order({ openConcerns: 2 })])] } } });
-    show(<OpenWork />);
+    show(<OpenWork title="Open" />);
     expect(await screen.findByText("2 concerns still open")).toBeTruthy();
   });
   it("stands by what it waits for; one kind can be looked at alone", async () => {
