@@ -1,13 +1,11 @@
 import { useRouter } from "expo-router";
-import { useEffect, useMemo, useRef, useState } from "react";
+import { useEffect, useMemo, useRef, useState, type ReactNode } from "react";
 import { StyleSheet, View } from "react-native";
 import {
   appliesTo,
   countOf,
-  needOfPoint,
   openPoints,
   pointPhotos,
-  restThatCanBeSound,
   showCustomer,
   showVehicle,
   type Finding,
@@ -32,7 +30,7 @@ import { CloseSheet } from "./CloseSheet";
 import { ConcernsPart } from "./ConcernsPart";
 import { OtherSheets } from "./OtherSheets";
 import { PointDetail } from "./PointDetail";
-import { PointRow } from "./PointRow";
+import { PointList } from "./PointList";
 import { useCheck } from "./useCheck";
 import { useCheckKeys } from "./useCheckKeys";
 import { useSheetsHere } from "./useSheetsHere";
@@ -71,7 +69,6 @@ export function CheckSheet({ view, business, asOf }: CheckSheetProps) {
     if (activeId !== undefined && !isFirst.current) keepInSight(`point-${activeId}`);
     isFirst.current = false;
   }, [activeId]);
-  const pick = check.pick;
   const note = (point: InspectionPoint, finding: Finding | undefined) => (words: string) =>
     check.grade(point, { grade: finding?.grade ?? "watch", note: words }, false);
   const detail = active ? (
@@ -86,10 +83,8 @@ export function CheckSheet({ view, business, asOf }: CheckSheetProps) {
     />
   ) : null;
   const isDone = open.length === 0;
-  // A point that was picked, or is bad and not told of yet, stays under the thumb.
-  const isHeld = check.isPicked;
-  // Where nothing is left to look at, closing is what comes next.
-  const closes = sheet?.closedAt === null && (isClosing || (isDone && !isHeld));
+  // Where nothing is left to look at, closing is what comes next; a point that was picked stays under the thumb.
+  const closes = sheet?.closedAt === null && (isClosing || (isDone && !check.isPicked));
   const foot = (
     <>
       {closes && sheet ? (
@@ -144,45 +139,16 @@ export function CheckSheet({ view, business, asOf }: CheckSheetProps) {
           </Words>
         </View>
         <ConcernsPart view={view} business={business} />
-        <View>
-          {areasOf(points).map(({ area, points: inArea }) => (
-            <View key={area} style={styles.area}>
-              <AreaHead
-                area={area}
-                points={inArea}
-                findings={state.findings}
-                isOpen={sheet?.closedAt === null}
-                onRest={check.rest}
-              />
-              {inArea.map((point) => {
-                const finding = findings.get(point.id);
-                const photos = photosOf(point.id);
-                const need = finding ? needOfPoint(point, finding, photos) : null;
-                return (
-                  <View key={point.id}>
-                    <PointRow
-                      point={point}
-                      finding={finding}
-                      photos={photos}
-                      misses={need === "grade" ? null : need}
-                      isActive={point.id === activeId}
-                      onPick={pick}
-                    />
-                    {!isWide && point.id === activeId && finding && finding.grade !== "sound" ? (
-                      <View style={styles.detail}>{detail}</View>
-                    ) : null}
-                    {!isWide &&
-                    point.id === activeId &&
-                    (!finding || finding.grade === "sound") &&
-                    point.isPhotoMust ? (
-                      <View style={styles.detail}>{detail}</View>
-                    ) : null}
-                  </View>
-                );
-              })}
-            </View>
-          ))}
-        </View>
+        <PointList
+          points={points}
+          findings={state.findings}
+          photosOf={photosOf}
+          isOpen={sheet?.closedAt === null}
+          activeId={activeId}
+          onPick={check.pick}
+          onRest={check.rest}
+          detail={isWide ? null : detail}
+        />
         <OtherSheets
           view={view}
           business={business}
@@ -196,7 +162,7 @@ export function CheckSheet({ view, business, asOf }: CheckSheetProps) {
   );
 }
 
-function Beside({ title, children }: { title: string; children: React.ReactNode }) {
+function Beside({ title, children }: { title: string; children: ReactNode }) {
   const colors = useColors();
   return (
     <View style={[styles.beside, { borderColor: colors.hairline }]} role="complementary" aria-label="The point at hand">
@@ -206,45 +172,9 @@ function Beside({ title, children }: { title: string; children: React.ReactNode 
   );
 }
 
-interface AreaHeadProps {
-  area: string;
-  points: readonly InspectionPoint[];
-  findings: readonly Finding[];
-  isOpen: boolean;
-  onRest: (points: readonly InspectionPoint[]) => void;
-}
-
-/** An area, and its one tap for what is fine there. */
-function AreaHead({ area, points, findings, isOpen, onRest }: AreaHeadProps) {
-  const rest = isOpen ? restThatCanBeSound(points, findings).length : 0;
-  return (
-    <View style={styles.areaHead}>
-      <Heading level={2}>{area}</Heading>
-      {rest > 1 ? (
-        <Button
-          label={`Rest is sound, ${rest}`}
-          spoken={`Rest is sound, ${rest} of ${area}`}
-          onPress={() => onRest(points)}
-          testID={`rest-${area}`}
-        />
-      ) : null}
-    </View>
-  );
-}
-
-function areasOf(points: readonly InspectionPoint[]): { area: string; points: InspectionPoint[] }[] {
-  return [...new Set(points.map(({ area }) => area))].map((area) => ({
-    area,
-    points: points.filter((point) => point.area === area),
-  }));
-}
-
 const styles = StyleSheet.create({
   columns: { flex: 1, flexDirection: "row" },
   head: { gap: SPACE.xs },
   progress: { flexDirection: "row", alignItems: "baseline", justifyContent: "space-between", gap: SPACE.m },
-  area: { marginBottom: SPACE.m },
-  areaHead: { flexDirection: "row", alignItems: "center", justifyContent: "space-between", minHeight: 56 },
-  detail: { paddingHorizontal: SPACE.s, paddingBottom: SPACE.m, gap: SPACE.s },
   beside: { width: 400, borderLeftWidth: 1, padding: SPACE.l, gap: SPACE.m },
 });
