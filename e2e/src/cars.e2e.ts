@@ -417,11 +417,11 @@ it("a wrong car on a running work order is swapped after it is said what that me
   await driver.type(/Or a car of somebody else/, "Petra");
   await driver.button(/Cars of.*Petra Sandoval/);
   await driver.button(/2015 Hyundai Sonata/);
-  await page.getByText(/8 findings and the odometer: taken off/).waitFor();
+  await page.getByText(/10 findings and the odometer: taken off/).waitFor();
   await page.getByText(/1 part ordered or in hand: check that they fit/).waitFor();
   await checked(driver, "swap");
   await driver.tap(page.getByRole("radio", { name: "Yes, only the record was wrong" }));
-  await page.getByText(/8 findings and the odometer: kept/).waitFor();
+  await page.getByText(/10 findings and the odometer: kept/).waitFor();
   await driver.tap(page.getByTestId("swap"));
   await page.getByText("2015 Hyundai Sonata", { exact: true }).first().waitFor();
   await driver.tap(page.getByTestId("swap-car"));

@@ -53,7 +53,7 @@ export async function startServers(more: Record<string, string> = {}): Promise<S
     MESSENGER_SECRET,
     // What runs late or is tomorrow depends on when the journeys run.
     TELLS_BY_CLOCK: "false",
-    OUTSIDE_TIMEOUT_MS: "1500",
+    OUTSIDE_TIMEOUT_MS: "15000",
     ...more,
     PHOTOS_FOLDER: join(tmpdir(), `mechanon-photos-${database}`),
   };

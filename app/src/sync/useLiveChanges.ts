@@ -55,14 +55,18 @@ export function useLiveChanges(personId: string | null): void {
       },
       (record) => showRecord(queries, record),
     );
-    let isFirst = true;
+    let wasAway = false;
+    source.onerror = () => {
+      wasAway = true;
+    };
     source.onopen = () => {
-      // It was away: what it missed comes by the revisions of what it has.
-      if (!isFirst) {
+      // It was away: what it missed comes by the revisions of what it has; what no revision tells is asked for anew.
+      if (wasAway) {
         somethingNew();
-        for (const name of ["requests", "openMessages"]) void queries.invalidateQueries({ queryKey: [name] });
+        for (const name of ["requests", "openMessages", "workOrder"])
+          void queries.invalidateQueries({ queryKey: [name] });
       }
-      isFirst = false;
+      wasAway = false;
     };
     source.onmessage = ({ data }: MessageEvent<string>) => {
       const change = changeEvent.safeParse(JSON.parse(data));

@@ -26,7 +26,7 @@ beforeAll(async () => {
     WEB_DIR: "/nonexistent",
     LOG_LEVEL: "silent",
     TELLS_BY_CLOCK: "false",
-    OUTSIDE_TIMEOUT_MS: "400",
+    OUTSIDE_TIMEOUT_MS: "15000",
     SETTLE_AFTER_MS: "500",
   };
   victim = await startProcess("server/src/main.ts", victimEnv);

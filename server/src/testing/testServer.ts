@@ -12,7 +12,7 @@ import type {
   WorkOrderSummary,
   WorkOrderView,
 } from "@mechanon/contract";
-import { readConfig } from "../config";
+import { readConfig, type Config } from "../config";
 import { connect } from "../db/connect";
 import { start, type Running } from "../start";
 import { dropDatabase, makeDemoDatabase, urlsOf } from "./databases";
@@ -39,8 +39,8 @@ export interface TestServer {
   running: Running;
   /** The database as its owner sees it: the rows of every business. */
   db: Sequelize;
-  /** A second server on the same database. */
-  startSecond(): Promise<Running>;
+  /** A second server on the same database. @param over - what of its configuration is another. */
+  startSecond(over?: Partial<Config>): Promise<Running>;
   signIn(login?: string, url?: string): Promise<TestPerson>;
   /** Somebody whose password is not the demo's own for that name. */
   signInAs(login: string, password: string, headers?: Record<string, string>): Promise<TestPerson>;
@@ -64,7 +64,8 @@ export async function startTestServer(over: Record<string, string> = {}): Promis
     ...urlsOf(database),
     STANDINS_URL: standins.url,
     LOG_LEVEL: process.env.TEST_LOG ?? "silent",
-    OUTSIDE_TIMEOUT_MS: "400",
+    // Long: what answers at all is never late, on a busy machine neither.
+    OUTSIDE_TIMEOUT_MS: "15000",
     SETTLE_AFTER_MS: "60000",
     MESSENGER_SECRET,
     TELLS_BY_CLOCK: "false",
@@ -78,8 +79,8 @@ export async function startTestServer(over: Record<string, string> = {}): Promis
   const server: TestServer = {
     running,
     db,
-    async startSecond() {
-      const second = await start(config);
+    async startSecond(over) {
+      const second = await start({ ...config, ...over });
       started.push(second);
       return second;
     },
