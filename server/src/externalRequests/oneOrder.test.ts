@@ -17,7 +17,7 @@ const FAULTS = ["none", "slow", "down", "wrongPrice", "outOfStock", "answerLost"
 let server: TestServer;
 let people: TestPerson[];
 beforeAll(async () => {
-  server = await startTestServer({ SETTLE_AFTER_MS: "500" });
+  server = await startTestServer({ SETTLE_AFTER_MS: "500", OUTSIDE_TIMEOUT_MS: "400" });
   people = await Promise.all(["odile", "tomas", "wren"].map((login) => server.signIn(login)));
 });
 afterEach(() => server.fault("supplier", "none"));
