@@ -33,6 +33,14 @@ interface PointFieldsProps {
 const ANY = "";
 const NOTES = { length: 200, lines: 20 };
 const dirty = { shouldDirty: true };
+/** What is typed of a measure as figures, in the order they are asked. */
+const FIGURES = [
+  ["watchBelow", "Watch below"],
+  ["actBelow", "Act now below"],
+  ["watchAbove", "Watch above"],
+  ["actAbove", "Act now above"],
+  ["most", "A new one has"],
+] as const;
 
 /** One point: its words, what is measured there with its limits, ready notes, and the cars it is for. */
 export function PointFields({ control, index, setValue, onDone, onRemove }: PointFieldsProps) {
@@ -180,35 +188,16 @@ function MeasureFields({ control, index, place, setValue, onRemove }: MeasureFie
         onChoose={(value) => setValue(name, inUnit(measure, value), dirty)}
       />
       <View style={styles.row}>
-        <FormField
-          control={control}
-          name={`${name}.watchBelow`}
-          label="Watch below"
-          inputMode="decimal"
-          maxLength={8}
-        />
-        <FormField
-          control={control}
-          name={`${name}.actBelow`}
-          label="Act now below"
-          inputMode="decimal"
-          maxLength={8}
-        />
-        <FormField
-          control={control}
-          name={`${name}.watchAbove`}
-          label="Watch above"
-          inputMode="decimal"
-          maxLength={8}
-        />
-        <FormField
-          control={control}
-          name={`${name}.actAbove`}
-          label="Act now above"
-          inputMode="decimal"
-          maxLength={8}
-        />
-        <FormField control={control} name={`${name}.most`} label="A new one has" inputMode="decimal" maxLength={8} />
+        {FIGURES.map(([key, label]) => (
+          <FormField
+            key={key}
+            control={control}
+            name={`${name}.${key}`}
+            label={label}
+            inputMode="decimal"
+            maxLength={8}
+          />
+        ))}
       </View>
       {legal ? (
         <Words
