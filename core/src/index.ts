@@ -269,7 +269,33 @@ export { nextActLabel } from "./workOrders/nextActLabel";
 export { showWhole } from "./text/showWhole";
 export { carMarks, showMiles, showVehicle } from "./vehicles/vehicleName";
 export { approvedJobs, standingAnswer } from "./approvals/standing";
-export { jobTotals, quoteTotalCents } from "./quoting/totals";
+export { askedQuote, jobTotals, quoteTotalCents } from "./quoting/totals";
+export { priceFromTo } from "./quoting/priceFromTo";
+export { amountOf, showAmount } from "./quoting/amountOf";
+export type { NewLine } from "./quoting/commandSchemas";
+export { discount, DISCOUNTED, type Discount, type QuoteDiscount } from "./quoting/discount";
+export { explainedWorkOrder } from "./quoting/explainedWorkOrder";
+export { KIND_TITLES, payerName, stepWords, unitPriceWords } from "./quoting/explainWords";
+export { isSold } from "./quoting/editQuote";
+export { CalcError } from "./calc/error";
+export { markupDips, markupFault } from "./quoting/markupFault";
+export {
+  pricingSettings,
+  pricingSettingsOf,
+  withPricingSettings,
+  type PricingSettings,
+  type PricingTable,
+} from "./settings/pricingSettings";
+export { lineAnew } from "./quoting/lineAnew";
+export { lawfulTaxes, taxPlaceOf } from "./quoting/lawfulTaxes";
+export { leftPerHourCents, marginStanding, marginsOf, type Margin, type MarginStanding } from "./quoting/margin";
+export { PART_CONDITIONS, PART_KINDS, PART_KIND_TITLES, type PartKind } from "./quoting/partKind";
+export { LINE_KINDS, type LineKind } from "./quoting/price/input";
+export { unitPriceFromCost } from "./quoting/price/unitPrice";
+export type { Explained, ExplainedStep } from "./quoting/price/explainQuote";
+export type { DiscountOffer, FeeRule, MarkupTable, TaxPlace } from "./quoting/pricingRules";
+export { standingTable, tableTitle } from "./quoting/standingTable";
+export { underRules } from "./quoting/underRules";
 export { applyCommand } from "./workOrders/applyCommand";
 export type { CommandContext } from "./commands/context";
 export type { WorkOrderContext } from "./workOrders/context";

@@ -15,7 +15,7 @@ export const BUSINESS = {
 
 /** What the demo business has set: the lists of each area, put together; messages are as usual. */
 export const SETTINGS: Omit<BusinessSettings, "messages"> = {
-  versions: { concerns: 1, intervals: 1, newcomers: 1, labor: 1, pay: 1, crew: 1, visits: 1, messages: 1, requests: 1, inspection: 1 }, // prettier-ignore
+  versions: { concerns: 1, intervals: 1, newcomers: 1, labor: 1, pay: 1, crew: 1, visits: 1, messages: 1, requests: 1, inspection: 1, pricing: 1 }, // prettier-ignore
   crew: [],
   visits: {
     setUpMinutes: 15,

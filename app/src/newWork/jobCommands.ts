@@ -1,4 +1,4 @@
-import { fitJob, type ClientWorkOrderCommand, type Job, type LibraryJob } from "@mechanon/core";
+import { lineAnew, fitJob, type ClientWorkOrderCommand, type Job, type LibraryJob } from "@mechanon/core";
 import { usualFit } from "../jobLibrary/jobChoice";
 import { wantedCommand, type WantedAround, type WantedJob } from "./wantedJob";
 
@@ -63,7 +63,7 @@ export function jobCommands(
         ...lines.slice(0, PLACES_PER_JOB - 1).map((line, place): ClientWorkOrderCommand => ({
           type: "addLine",
           jobId,
-          line: { ...line, id: idAt(places(commands.length + index) + 1 + place) },
+          line: lineAnew(line, idAt(places(commands.length + index) + 1 + place)),
         })),
       ];
     });

@@ -57,7 +57,15 @@ export function MeScreen() {
           <Button label="Customers ask for a visit" onPress={() => router.navigate("/settings/requests")} />
           <Button label="What customers are told" onPress={() => router.navigate("/settings/messages")} />
           <Button label="Labor rates" onPress={() => router.navigate("/settings/rates")} />
-          {seesCost ? <Button label="How people are paid" onPress={() => router.navigate("/settings/pay")} /> : null}
+          {seesCost ? (
+            <>
+              <Button
+                label="Prices: markup, fees, discounts, taxes"
+                onPress={() => router.navigate("/settings/prices")}
+              />
+              <Button label="How people are paid" onPress={() => router.navigate("/settings/pay")} />
+            </>
+          ) : null}
           <Button label="Services and how often" onPress={() => router.navigate("/settings/services")} />
           <Button label="How long receipts open" onPress={() => router.navigate("/settings/receipts")} />
           <Button label="Bring in or take out customers" onPress={() => router.navigate("/transfer")} />

@@ -10,7 +10,21 @@ import { Words } from "../ui/Words";
 import { PickedField } from "./PickedField";
 import type { readJob, TypedJob, TypedLine } from "./typedJob";
 
-const KIND_TITLES = { labor: "Labor", part: "Part", fee: "Fee", core: "Core deposit" } as const;
+const KIND_TITLES = {
+  labor: "Labor",
+  part: "Part",
+  fee: "Fee",
+  sublet: "Work bought in",
+  core: "Core deposit",
+} as const;
+
+const PRICE_TITLES = {
+  labor: "Rate of its own",
+  part: "Price of its own",
+  fee: "Price each",
+  sublet: "Percent on top",
+  core: "Price each",
+} as const;
 
 const COUNT_TITLES: readonly { value: TypedLine["counts"]; label: string }[] = [
   { value: "asWritten", label: "As written" },
@@ -55,20 +69,22 @@ export function JobLineFields({
     >
       <FormField control={control} name={at("description")} label={KIND_TITLES[line.kind]} maxLength={200} />
       <View style={styles.row}>
-        <FormField
-          control={control}
-          name={at("amount")}
-          label={line.kind === "labor" ? "Hours" : "How many"}
-          inputMode="decimal"
-          style={styles.field}
-        />
-        {line.kind === "part" ? (
+        {line.kind === "sublet" ? null : (
+          <FormField
+            control={control}
+            name={at("amount")}
+            label={line.kind === "labor" ? "Hours" : "How many"}
+            inputMode="decimal"
+            style={styles.field}
+          />
+        )}
+        {line.kind === "part" || line.kind === "sublet" ? (
           <FormField control={control} name={at("cost")} label="Cost each" inputMode="decimal" style={styles.field} />
         ) : null}
         <FormField
           control={control}
           name={at("price")}
-          label={line.kind === "labor" ? "Rate of its own" : line.kind === "part" ? "Price of its own" : "Price each"}
+          label={PRICE_TITLES[line.kind]}
           inputMode="decimal"
           style={styles.field}
         />
@@ -117,7 +133,7 @@ export function JobLineFields({
             />
           )}
         />
-      ) : (
+      ) : line.kind === "sublet" ? null : (
         <Controller
           control={control}
           name={`lines.${index}.counts`}

@@ -17,6 +17,7 @@ const NEW_LINES = [
   ["labor", "Add labor"],
   ["part", "Add a part"],
   ["fee", "Add a fee"],
+  ["sublet", "Add work bought in"],
   ["core", "Add a core deposit"],
 ] as const;
 

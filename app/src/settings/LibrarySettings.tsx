@@ -2,7 +2,7 @@ import { useRouter } from "expo-router";
 import { useQueryClient } from "@tanstack/react-query";
 import { useState, type ReactNode } from "react";
 import { StyleSheet, View } from "react-native";
-import { countOf, idOf, type LibraryJob, type QuoteLine } from "@mechanon/core";
+import { countOf, idOf, showAmount, type LibraryJob, type QuoteLine } from "@mechanon/core";
 import { routes } from "@mechanon/contract";
 import { v7 as uuid } from "uuid";
 import { call } from "../api/call";
@@ -171,7 +171,7 @@ function Inside({ job, library }: { job: LibraryJob; library: readonly LibraryJo
 }
 
 function lineWords(line: QuoteLine): string {
-  return `${line.kind === "labor" ? `${line.hours} h` : `${line.quantity} ×`} ${line.description}`;
+  return `${showAmount(line)} ${line.description}`;
 }
 
 const styles = StyleSheet.create({

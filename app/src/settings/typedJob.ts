@@ -12,12 +12,12 @@ import {
 } from "@mechanon/core";
 import { v7 as uuid } from "uuid";
 import { z } from "zod";
-import { readAmount } from "../work/readAmount";
+import { readAmount } from "../quote/readAmount";
 
 const MOST_TITLE = 120;
 /** As written, by the car's places or cylinders, or by what one of its specs says. */
 const COUNTS = ["asWritten", "positions", "cylinders", "spec"] as const;
-const LINE_KINDS = ["labor", "part", "fee", "core"] as const;
+const LINE_KINDS = ["labor", "part", "fee", "sublet", "core"] as const;
 export type TypedLine = z.input<typeof typedLine>;
 
 const typedLine = z.object({
@@ -26,7 +26,7 @@ const typedLine = z.object({
   description: z.string(),
   /** Hours of labor, how many of anything else. */
   amount: z.string(),
-  /** A rate or price of its own; empty: the house's rates, or made from the cost. */
+  /** A rate or price of its own; empty: the house's rates, or made from the cost. Of work bought in the percent on top. */
   price: z.string(),
   /** Of a part. */
   cost: z.string(),
@@ -81,6 +81,11 @@ const readLine = typedLine
   .extend({ description: z.string().trim().min(1, "what it is").max(200, "up to 200 letters") })
   .superRefine(({ kind, amount, price, cost, markup }, context) => {
     const fault = (path: string, message: string): void => context.addIssue({ code: "custom", path: [path], message });
+    if (kind === "sublet") {
+      if (readAmount(price) === null) fault("price", "percent on top, like 20 or 0");
+      if (readMoney(cost) === null) fault("cost", AMOUNT);
+      return;
+    }
     if (readAmount(amount) === null) fault("amount", "a number like 1 or 7.6");
     if (!isMoneyOrNothing(price)) fault("price", AMOUNT);
     if (!isMoneyOrNothing(cost)) fault("cost", AMOUNT);
@@ -130,6 +135,13 @@ function typedLineOf(line: QuoteLine, fit: LineFit | undefined): TypedLine {
       price: line.priceByHand ? moneyOf(line.rateCents) : "",
       ...NO_PART,
       ...fitted,
+    };
+  if (line.kind === "sublet")
+    return {
+      ...{ id, kind, description, amount: "1", price: String(line.percent) },
+      ...NO_PART,
+      ...fitted,
+      cost: moneyOf(line.costCents),
     };
   const base = { id, kind, description, amount: String(line.quantity), price: moneyOf(line.priceCents), ...fitted };
   if (line.kind !== "part") return { ...base, ...NO_PART };
@@ -197,6 +209,10 @@ function lineOf(typed: z.output<typeof readLine>, rules: Pick<MoneyRules, "labor
       paidHours: null,
       ...(priceCents === null ? {} : { priceByHand: true }),
     };
+  if (kind === "sublet") {
+    const percent = readAmount(typed.price) ?? 0;
+    return { id, kind, description, costCents: centsOf(typed.cost) ?? 0, percent, priceCents: null };
+  }
   if (kind !== "part") return { id, kind, description, quantity: amount, priceCents: priceCents ?? 0 };
   return {
     id,
@@ -239,7 +255,8 @@ export function changedJob(job: LibraryJob, typed: z.output<typeof readJob>, rul
     const before = job.lines.find(({ id }) => id === line.id);
     const after = lineOf(line, rules);
     // What is not typed here, its wage for one, stays.
-    if (before?.kind !== "labor" || after.kind !== "labor") return after;
+    if (before?.kind !== "labor" || after.kind !== "labor")
+      return before?.kind === after.kind ? { ...before, ...after } : after;
     const { priceByHand: _before, ...kept } = before;
     return { ...kept, ...after, wageCents: before.wageCents, paidHours: before.paidHours };
   });

@@ -6,6 +6,7 @@ import type { WorkOrderView } from "@mechanon/contract";
 import { useToday } from "../day/useDay";
 import { useCarFacts } from "../jobLibrary/useCarFacts";
 import { useBusiness, type Business } from "../session/useSession";
+import { useTaxLaw } from "../quote/useTaxLaw";
 import { FootSlot, useFoot } from "../sheet/FootAct";
 import type { SheetSection } from "../sheet/section";
 import { SheetWaits } from "../sheet/SheetWaits";
@@ -52,6 +53,7 @@ function Sheet({ view, business, asOf }: SheetProps & { asOf: string | null }) {
   const today = useToday();
   const facts = useCarFacts(view);
   const unsent = useSync((state) => state.pending.some((item) => isAbout(item, view.state.id)));
+  useTaxLaw(view, business);
   const { draw, open } = useSections();
   const { foot: slot, act: sectionAct } = useFoot();
   const next = useNextAct(view, business, open);

@@ -4,7 +4,7 @@ import { checkSection } from "./CheckSection";
 import { messagesSection } from "./MessagesSection";
 import { moneySection } from "./MoneySection";
 import { partsSection } from "./PartsSection";
-import { quoteSection } from "./QuoteSection";
+import { quoteSection } from "../quote/QuoteSection";
 import { visitsSection } from "./visits/VisitsSection";
 import { workSection } from "./WorkSection";
 import type { WorkOrderSection } from "./workOrderSection";

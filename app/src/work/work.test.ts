@@ -5,10 +5,9 @@ import { SETTINGS_SAMPLE, stateSample, viewSample } from "../testing/samples";
 import { answerWords } from "./answerWords";
 import { cashChoices } from "./cashChoices";
 import { driveMinutesTo } from "./driveTo";
-import { readAmount } from "./readAmount";
-import { lineOf, typedLine } from "./newLine";
+import { readAmount } from "../quote/readAmount";
+import { lineOf, typedLine } from "../quote/newLine";
 import { sectionOf, WORK_ORDER_SECTIONS } from "./sections";
-import { quoteSums } from "./quoteSums";
 
 const at = "2026-11-23T17:00:00.000Z";
 const labor = {
@@ -94,15 +93,6 @@ describe("the customer's word", () => {
   });
 });
 
-it("explains a total by what adds up to it", () => {
-  const sums = quoteSums(stateSample({ jobs: [job] }));
-  expect(sums).toEqual([
-    { label: "Labor", cents: 20000 },
-    { label: "Parts", cents: 2000 },
-    { label: "Tax, state", cents: 200 },
-  ]);
-});
-
 it.each([
   [8712, [8712, 9000, 10000]],
   [5000, [5000, 6000, 10000]],
@@ -112,21 +102,21 @@ it.each([
 });
 
 describe("a line typed by hand", () => {
-  const rules = { laborRateCents: 10000, wageCents: null };
+  const rules = { ...SETTINGS_SAMPLE.rules, laborRateCents: 10000, wageCents: null };
   it.each([
     [
       "nothing",
-      { kind: "labor" as const, description: " ", amount: "", price: "" },
+      { kind: "labor" as const, description: " ", amount: "", price: "", cost: "" },
       { description: "say what it is", amount: "a number like 1 or 1.5" },
     ],
     [
       "a part without a price",
-      { kind: "part" as const, description: "Clip", amount: "2", price: "x" },
+      { kind: "part" as const, description: "Clip", amount: "2", price: "x", cost: "" },
       { price: "an amount looks like 84.50" },
     ],
     [
       "five decimals",
-      { kind: "labor" as const, description: "Look", amount: "1.00001", price: "" },
+      { kind: "labor" as const, description: "Look", amount: "1.00001", price: "", cost: "" },
       { amount: "a number like 1 or 1.5" },
     ],
   ])("%s is told at the field", (_name, draft, faults) => {
@@ -135,10 +125,10 @@ describe("a line typed by hand", () => {
   });
   it("becomes a line with the business's rate or the price given", () => {
     expect(
-      lineOf(typedLine.parse({ kind: "labor", description: "Look", amount: "1.5", price: "" }), "x", rules),
+      lineOf(typedLine.parse({ kind: "labor", description: "Look", amount: "1.5", price: "", cost: "" }), "x", rules),
     ).toMatchObject({ hours: 1.5, rateCents: 10000 });
     expect(
-      lineOf(typedLine.parse({ kind: "part", description: "Clip", amount: "2", price: "$3.50" }), "x", rules),
+      lineOf(typedLine.parse({ kind: "part", description: "Clip", amount: "2", price: "$3.50", cost: "" }), "x", rules),
     ).toMatchObject({ quantity: 2, priceCents: 350 });
   });
 });

@@ -9,6 +9,7 @@ import {
   itemChanges,
   laborGuide,
   laborSettings,
+  pricingSettings,
   libraryJob,
   LIST_LIMITS,
   nameOf,
@@ -74,6 +75,7 @@ const MOST_INSPECTION_BYTES = 1024 * 1024;
 const MOST_MESSAGES_BYTES = 512 * 1024;
 
 /** Labor is changed whole: the order of its rates says which stands. */
+const pricingBody = z.strictObject({ version, pricing: itemChanges(pricingSettings, wholeOf, 1) });
 const laborBody = z.strictObject({ version, labor: itemChanges(laborSettings, wholeOf, 1) });
 
 const payBody = z.strictObject({ version, pay: itemChanges(personPay, ({ personId }) => personId, LIST_LIMITS.pay) });
@@ -314,6 +316,15 @@ export const settingsRoutes = {
     summary: "Change what an hour of labor costs, when, and what a diagnosis takes off",
     body: laborBody,
     answer: laborSettings,
+  }),
+  changePricing: route({
+    method: "patch",
+    path: "/api/business/pricing",
+    area: "settings",
+    right: "settings",
+    summary: "Change markup tables, fees, discounts, taxes, the target margin; for who may see cost",
+    body: pricingBody,
+    answer: pricingSettings,
   }),
   changePay: route({
     method: "patch",

@@ -1,3 +1,4 @@
+import { amountOf } from "../quoting/amountOf";
 import { z } from "zod";
 import { signature, type ApprovalSlice } from "../approvals/slice";
 import { approvedJobs } from "../approvals/standing";
@@ -49,7 +50,7 @@ export function receiptOf(state: QuoteSlice & ApprovalSlice & PaymentSlice, lang
       ...creditOf(credits.get(job.id)?.cents),
       lines: job.lines.map((line) => ({
         description: paperWords(line, language),
-        quantity: line.kind === "labor" ? `${line.hours} h` : String(line.quantity),
+        quantity: line.kind === "labor" ? `${line.hours} h` : String(amountOf(line)),
         netCents: nets.get(line.id) ?? 0,
       })),
     })),

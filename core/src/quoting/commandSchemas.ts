@@ -1,6 +1,8 @@
 import { z } from "zod";
 import { carFacts } from "../laborGuide/carFacts";
 import { POSITIONS } from "../laborGuide/position";
+import { PART_CONDITIONS, PART_KINDS } from "./partKind";
+import { partFrom } from "./quoteLine";
 import { cents, decimal, pointId, uuid, words } from "../commands/fields";
 
 /** What a job is fitted to a car with. */
@@ -52,7 +54,12 @@ export const tieFindingsSchema = z.strictObject({
 });
 export const removeJobSchema = z.strictObject({ type: z.literal("removeJob"), jobId: uuid });
 
-const base = { id: uuid, description: words(200).min(1) };
+const base = {
+  id: uuid,
+  description: words(200).min(1),
+  noteForCustomer: words(500).optional(),
+  noteForUs: words(500).optional(),
+};
 /** A line as a person types it, or takes it over from another quote. */
 export const newLine = z.discriminatedUnion("kind", [
   z.object({
@@ -72,11 +79,28 @@ export const newLine = z.discriminatedUnion("kind", [
     priceCents: cents.nullable(),
     partNumber: words(60).nullable(),
     brand: words(60).nullable(),
+    partKind: z.enum(PART_KINDS).optional(),
+    condition: z.enum(PART_CONDITIONS).optional(),
+    from: partFrom.optional(),
+  }),
+  z.object({
+    ...base,
+    kind: z.literal("sublet"),
+    costCents: cents,
+    percent: decimal,
+    priceCents: z.null(),
   }),
   z.object({ ...base, kind: z.literal("fee"), quantity: decimal, priceCents: cents }),
   z.object({ ...base, kind: z.literal("core"), quantity: decimal, priceCents: cents }),
 ]);
-export const addLineSchema = z.strictObject({ type: z.literal("addLine"), jobId: uuid, line: newLine });
+export type NewLine = z.input<typeof newLine>;
+export const addLineSchema = z.strictObject({
+  type: z.literal("addLine"),
+  jobId: uuid,
+  line: newLine,
+  /** Left out: at the end. */
+  beforeLineId: uuid.nullable().optional(),
+});
 export const removeLineSchema = z.strictObject({ type: z.literal("removeLine"), lineId: uuid });
 /** Changes figures of a line; null leaves a figure as it is. */
 export const changeLineSchema = z.strictObject({

@@ -30,17 +30,50 @@ import {
   refitJob,
   setCustomersPart,
   showIncluded,
-  removeJob,
-  removeLine,
   tieFindings,
   type QuotingContext,
 } from "./quoteChanges";
 import { addOperation } from "./addOperation";
-import { rightsForLine } from "./rightsForLine";
+import {
+  addDiscount,
+  copyLine,
+  editJob,
+  editLine,
+  followTaxes,
+  grantOffer,
+  moveJob,
+  moveLine,
+  putBack,
+  removeDiscount,
+  removeJob,
+  removeLine,
+  setValidUntil,
+  splitLine,
+  takeTodaysRules,
+  type PricingContext,
+} from "./editQuote";
+import {
+  addDiscountSchema,
+  copyLineSchema,
+  editJobSchema,
+  editLineSchema,
+  followTaxesSchema,
+  moveJobSchema,
+  moveLineSchema,
+  putBackSchema,
+  removeDiscountSchema,
+  setValidUntilSchema,
+  splitLineSchema,
+  useOfferSchema,
+  useTodaysRulesSchema,
+} from "./editSchemas";
+import type { PaymentSlice } from "../payments/slice";
+import { rightsForCopy, rightsForEdit, rightsForLine } from "./rightsForLine";
 import type { QuoteSlice } from "./slice";
 import { addVisitFee, addVisitFeeSchema, type VisitFeeContext } from "./visitFee";
 
-const rule = ruleFor<QuoteSlice, Pick<QuoteSlice, "jobs">, QuotingContext>();
+const rule = ruleFor<QuoteSlice, Omit<QuoteSlice, "taxExempt">, QuotingContext>();
+const pricingRule = ruleFor<QuoteSlice & PaymentSlice, Omit<QuoteSlice, "taxExempt">, PricingContext>();
 const feeRule = ruleFor<QuoteSlice, Pick<QuoteSlice, "jobs">, VisitFeeContext>();
 
 export const quotingRules = {
@@ -59,7 +92,7 @@ export const quotingRules = {
     schema: addLineSchema,
     kind: "intention",
     rights: ({ line }, { rules }) => rightsForLine(line, rules),
-    apply: (state, { jobId, line }) => addLine(state, jobId, line),
+    apply: (state, { jobId, line, beforeLineId }) => addLine(state, jobId, line, "hand", beforeLineId),
   }),
   removeLine: rule({
     schema: removeLineSchema,
@@ -85,4 +118,47 @@ export const quotingRules = {
   usePart: rule({ schema: usePartSchema, kind: "intention", needs: ["library"], apply: setPart }),
   foundBy: rule({ schema: foundBySchema, kind: "intention", apply: setFoundBy }),
   customersPart: rule({ schema: customersPartSchema, kind: "intention", apply: setCustomersPart }),
+  editLine: rule({ schema: editLineSchema, kind: "intention", rights: rightsForEdit, apply: editLine }),
+  moveLine: rule({ schema: moveLineSchema, kind: "intention", apply: moveLine }),
+  moveJob: rule({ schema: moveJobSchema, kind: "intention", apply: moveJob }),
+  copyLine: rule({
+    schema: copyLineSchema,
+    kind: "intention",
+    // A fee or a part once more is one more price.
+    rights: ({ lineId }, state) => rightsForCopy(state, lineId),
+    apply: copyLine,
+  }),
+  splitLine: rule({ schema: splitLineSchema, kind: "intention", apply: splitLine }),
+  editJob: rule({
+    schema: editJobSchema,
+    kind: "intention",
+    rights: ({ change: { off, setPrice, payer } }) =>
+      off === undefined && setPrice === undefined && payer === undefined ? [] : ["changePrices"],
+    apply: editJob,
+  }),
+  putBack: rule({ schema: putBackSchema, kind: "intention", apply: putBack }),
+  addDiscount: rule({
+    schema: addDiscountSchema,
+    kind: "intention",
+    rights: () => ["changePrices"],
+    apply: addDiscount,
+  }),
+  useOffer: pricingRule({ schema: useOfferSchema, kind: "intention", apply: grantOffer }),
+  removeDiscount: rule({
+    schema: removeDiscountSchema,
+    kind: "intention",
+    apply: (state, { discountId }) => removeDiscount(state, discountId),
+  }),
+  setValidUntil: rule({
+    schema: setValidUntilSchema,
+    kind: "intention",
+    rights: () => ["changePrices"],
+    apply: setValidUntil,
+  }),
+  followTaxes: pricingRule({ schema: followTaxesSchema, kind: "intention", apply: followTaxes }),
+  useTodaysRules: pricingRule({
+    schema: useTodaysRulesSchema,
+    kind: "intention",
+    apply: (state, _command, context) => takeTodaysRules(state, context),
+  }),
 };

@@ -69,6 +69,7 @@ function fitLine(
 ): QuoteLine {
   if (line.kind === "labor")
     return withTorques(guide ? fitLabor(line, how.operations, fit, guide, fitted) : line, how, fit);
+  if (line.kind === "sublet") return line;
   return fitGrade(fitCount(line, how, fit, fitted), how, fit, fitted);
 }
 
@@ -119,7 +120,7 @@ export function toLineStep({ key, title, hours }: ResolvedStep): { key: string; 
   return { key, title, hours };
 }
 
-type Counted = Exclude<QuoteLine, { kind: "labor" }>;
+type Counted = Exclude<QuoteLine, { kind: "labor" | "sublet" }>;
 
 /** No car holds more of anything; a spec that says so is none. */
 const MOST_OF_A_SPEC = 1000;

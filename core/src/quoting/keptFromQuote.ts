@@ -36,7 +36,8 @@ export function keptFromQuote(
         fits.push({ lineId, operations, torques, count: null, spec: null, grades: [] });
       return withoutCar({ ...line, id: lineId });
     }
-    if (!how || !before || before.kind !== line.kind) return withoutCar({ ...line, id: lineId });
+    if (!how || !before || before.kind !== line.kind || line.kind === "sublet" || before.kind === "sublet")
+      return withoutCar({ ...line, id: lineId });
     fits.push({ ...how, lineId, count: line.byHand ? null : how.count });
     // A price or quantity that was set stays; grade and amount are the next car's.
     const quantity = line.byHand ? line.quantity : before.quantity;

@@ -1,3 +1,5 @@
+import { amountOf } from "./amountOf";
+import { dearestCents } from "./dearestCents";
 import { z } from "zod";
 import { tenThousandths } from "../exact/decimal";
 import { libraryJob, type LibraryJob } from "./libraryJob";
@@ -104,11 +106,11 @@ export function libraryJobFault(job: LibraryJob): string | null {
   if (new Set(brought).size !== brought.length) return "a whole order brings each job once";
   if (job.companions.includes(job.id)) return "a job is no companion of itself";
   for (const line of job.lines) {
-    const count = line.kind === "labor" ? line.hours : line.quantity;
+    const count = amountOf(line);
     if (tenThousandths(count) === null) return `"${line.description}" has more than four decimals`;
-    const each = line.kind === "labor" ? line.rateCents : Math.max(line.priceCents ?? 0, line.kind === "part" ? (line.costCents ?? 0) : 0); // prettier-ignore
+    const each = dearestCents(line);
     if (!(count * each <= MOST_CENTS)) return `"${line.description}" comes to more than ten million dollars`;
-    if (line.kind === "part" && line.costCents === null && line.priceCents === null)
+    if ((line.kind === "part" || line.kind === "sublet") && line.costCents === null && line.priceCents === null)
       return `"${line.description}" has neither cost nor price`;
   }
   return null;

@@ -115,7 +115,7 @@ it("cells that slid under another heading are told by their row; the job is left
 });
 
 it.each([
-  ["another kind", { Kind: "gift" }, "“gift” is no kind of line: labor, part, fee or core"],
+  ["another kind", { Kind: "gift" }, "“gift” is no kind of line: labor, part, fee, sublet or core"],
   ["no amount", { Amount: "" }, "“” is no amount of “Call-out”"],
   ["an amount below none", { Amount: "-1" }, "“-1” is no amount of “Call-out”"],
   ["five decimals", { Amount: "0.12345" }, '"Call-out" has more than four decimals'],

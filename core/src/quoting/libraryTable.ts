@@ -65,6 +65,7 @@ function rowOfLine(line: QuoteLine): Row {
   const row: Row = { Kind: line.kind, Line: line.description };
   if (line.kind === "labor")
     return { ...row, Amount: String(line.hours), Price: line.priceByHand ? money(line.rateCents) : "" };
+  if (line.kind === "sublet") return { ...row, Amount: "1", Cost: money(line.costCents), Table: `${line.percent}%` };
   const counted = { ...row, Amount: String(line.quantity), Price: money(line.priceCents) };
   if (line.kind !== "part") return counted;
   const { costCents, markup, partNumber, brand } = line;
@@ -187,7 +188,7 @@ function readJob(
 function withKept(read: QuoteLine, old: QuoteLine | undefined, id: string): QuoteLine {
   if (old?.kind === "labor" && read.kind === "labor")
     return { ...read, id: old.id, wageCents: old.wageCents, paidHours: old.paidHours };
-  return { ...read, id: old?.id ?? id };
+  return old?.kind === read.kind ? { ...old, ...read, id: old.id } : { ...read, id: old?.id ?? id };
 }
 
 /** A line of a row, or what does not fit. */
@@ -195,8 +196,8 @@ function readLine(
   cell: (column: Column) => string,
   rules: Pick<MoneyRules, "laborRateCents" | "wageCents">,
 ): QuoteLine | string {
-  const kind = z.enum(["labor", "part", "fee", "core"]).safeParse(cell("Kind").toLowerCase());
-  if (!kind.success) return `“${cell("Kind")}” is no kind of line: labor, part, fee or core`;
+  const kind = z.enum(["labor", "part", "fee", "sublet", "core"]).safeParse(cell("Kind").toLowerCase());
+  if (!kind.success) return `“${cell("Kind")}” is no kind of line: labor, part, fee, sublet or core`;
   const description = cell("Line");
   if (description === "") return "the line says nothing";
   const amount = Number(cell("Amount").replaceAll(",", ""));
@@ -235,6 +236,12 @@ function readLine(
         partNumber: cell("Part number") || null,
         brand: cell("Brand") || null,
       };
+    case "sublet": {
+      const percent = Number(cell("Table").replace(/\s*%$/, "") || "0");
+      if (costCents === null || !Number.isFinite(percent) || percent < 0)
+        return `“${description}” has no cost, or no percent in the column Table`;
+      return { id: "", kind: "sublet", description, costCents, percent, priceCents: null };
+    }
     default:
       if (priceCents === null) return `“${description}” has no price`;
       return { id: "", kind: kind.data, description, quantity: amount, priceCents };

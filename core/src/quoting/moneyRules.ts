@@ -2,6 +2,7 @@ import { z } from "zod";
 import { laborRate, workHours } from "./laborRate";
 import { personPay } from "./personPay";
 import { rulesInput } from "./price/input";
+import { discountOffer, feeRule, marginPercent, markupTable, taxPlace } from "./pricingRules";
 
 /** Money rules of a business: how prices are made and what labor costs. */
 export const moneyRules = z.object({
@@ -18,5 +19,17 @@ export const moneyRules = z.object({
   workHours: workHours.optional(),
   /** So much of a diagnosis comes off the repair it led to; absent: nothing. */
   diagnosisCreditPercent: z.number().int().min(0).max(100).optional(),
+  /** What the markup tables are for; absent: each is chosen by hand. Of those that fit the first stands. */
+  markupTables: z.array(markupTable).optional(),
+  /** Fees that hang on parts and labor; absent: none. */
+  fees: z.array(feeRule).optional(),
+  /** Discounts the owner grants; absent: none. */
+  offers: z.array(discountOffer).optional(),
+  /** Where other taxes hold than the usual ones; absent: nowhere. */
+  taxPlaces: z.array(taxPlace).optional(),
+  /** What is to be left of a sale; absent: nothing was set, or it is not for who looks. */
+  targetMarginPercent: marginPercent.optional(),
+  /** So many days a quote is valid; absent: no end. */
+  quoteDays: z.number().int().min(1).max(3650).optional(),
 });
 export type MoneyRules = z.infer<typeof moneyRules>;

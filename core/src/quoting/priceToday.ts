@@ -41,6 +41,8 @@ function today(line: QuoteLine, kept: readonly QuoteLine[], { laborRateCents, ra
   const same = kept.find((other) => other.kind === line.kind && other.description === line.description);
   if (line.kind === "part" && same?.kind === "part")
     return { ...line, costCents: same.costCents, markup: same.markup, priceCents: line.priceCents };
-  if (line.kind !== "part" && same?.kind === line.kind) return { ...line, priceCents: same.priceCents };
+  if (line.kind === "sublet" && same?.kind === "sublet") return { ...line, costCents: same.costCents };
+  if ((line.kind === "fee" || line.kind === "core") && (same?.kind === "fee" || same?.kind === "core"))
+    return { ...line, priceCents: same.priceCents };
   return line;
 }

@@ -4,7 +4,8 @@ import { oncePerQuote } from "./oncePerQuote";
 import type { LineInput, PriceInput } from "./price/input";
 import { withPay } from "./withPay";
 import { priceQuote, type PricedQuote } from "./price/priceQuote";
-import type { QuoteSlice } from "./slice";
+import { toDiscountInput } from "./discount";
+import type { Job, QuoteSlice } from "./slice";
 
 /** The payer every job of this slice is billed to. */
 export const CUSTOMER_PAYER = "customer";
@@ -24,16 +25,16 @@ const PRICED = {
 };
 
 function pricedWithPay(quote: QuoteSlice, count: "approved" | "all"): PricedQuote {
-  return withPay(priceQuote(toInput(quote, count, creditsOf(quote))), quote);
+  return withPay(priceQuote(toPriceInput(quote, count, creditsOf(quote))), quote);
 }
 
-type Credits = ReadonlyMap<string, DiagnosisCredit>;
+export type Credits = ReadonlyMap<string, DiagnosisCredit>;
 const NO_CREDITS: Credits = new Map();
 
 /** What comes off each job of a quote for a diagnosis, by the id of the job. */
 export const creditsOf: (quote: QuoteSlice) => Credits = oncePerQuote((quote) => {
   if (!quote.rules.diagnosisCreditPercent || !quote.jobs.some((job) => job.isDiagnosis)) return NO_CREDITS;
-  const { lines } = priceQuote(toInput(quote, "all", NO_CREDITS));
+  const { lines } = priceQuote(toPriceInput(quote, "all", NO_CREDITS));
   const netOf = new Map(lines.map(({ id, net }) => [id, net]));
   const nets = quote.jobs.map((job): [string, number] => [
     job.id,
@@ -42,31 +43,59 @@ export const creditsOf: (quote: QuoteSlice) => Credits = oncePerQuote((quote) =>
   return diagnosisCredits(quote, new Map(nets));
 });
 
-function toInput({ rules, taxExempt, jobs }: QuoteSlice, count: "approved" | "all", credits: Credits): PriceInput {
+/** A quote as calculations.md takes it. */
+export function toPriceInput(quote: QuoteSlice, count: "approved" | "all", credits: Credits): PriceInput {
+  const { rules, taxExempt, jobs, discounts = [], payers = [] } = quote;
+  const known = new Set(payers.map(({ id }) => id));
+  const taxes = new Set((rules.pricing.taxes ?? []).map(({ id }) => id));
   return {
     rules: rules.pricing,
-    payers: [{ id: CUSTOMER_PAYER, taxExempt }],
-    jobs: jobs.map(({ id, answer, lines }) => ({
-      id,
-      payer: CUSTOMER_PAYER,
-      answer: answer?.value === "yes" ? "approved" : (answer?.value ?? null),
-      discount: creditFor(credits, id),
-      lines: lines.map(toLineInput),
+    payers: [{ id: CUSTOMER_PAYER, taxExempt }, ...payers.map(({ id, isExempt }) => ({ id, taxExempt: isExempt }))],
+    jobs: jobs.map((job) => ({
+      id: job.id,
+      payer: job.payerId !== undefined && known.has(job.payerId) ? job.payerId : CUSTOMER_PAYER,
+      answer: job.answer?.value === "yes" ? "approved" : (job.answer?.value ?? null),
+      setPrice: job.setPrice ? toSetPriceInput(job.setPrice) : null,
+      discount: offOf(job, credits.get(job.id)),
+      // What a line of a set price had taken off before stays with it, and counts again without one.
+      lines: job.lines.map((line) => toLineInput(line, job.setPrice !== undefined, taxes)),
     })),
+    discounts: discounts.map(({ id, on, off }) => ({ id, on, ...toDiscountInput(off) })),
     count,
   };
 }
 
-function creditFor(credits: Credits, jobId: string): { amount: number } | null {
-  const credit = credits.get(jobId);
-  return credit ? { amount: credit.cents } : null;
+/** A diagnosis credited to a job takes the place of its discount: one of the two, the credit first. */
+function offOf({ off }: Job, credit: DiagnosisCredit | undefined): PriceInput["jobs"][number]["discount"] {
+  if (credit) return { amount: credit.cents };
+  return off ? toDiscountInput(off) : null;
 }
 
-function toLineInput(line: QuoteLine): LineInput {
+function toSetPriceInput({
+  priceCents,
+  included,
+}: NonNullable<Job["setPrice"]>): PriceInput["jobs"][number]["setPrice"] {
+  return {
+    price: priceCents,
+    included: included.map(({ lineId, quantity, extraEachCents }) => ({
+      line: lineId,
+      quantity,
+      extraEach: extraEachCents,
+    })),
+  };
+}
+
+function toLineInput(line: QuoteLine, hasSetPrice: boolean, known: ReadonlySet<string>): LineInput {
+  const { id } = line;
+  // A tax that does not hold there any more is none.
+  const taxes = line.taxIds?.filter((tax) => known.has(tax)) ?? null;
+  if (line.kind === "core") return { id, kind: "core", taxes, quantity: line.quantity, price: line.priceCents };
+  const off = line.off && !hasSetPrice ? toDiscountInput(line.off) : null;
+  const shared = { id, taxes, discount: off };
   switch (line.kind) {
     case "labor":
       return {
-        id: line.id,
+        ...shared,
         kind: "labor",
         hours: line.hours,
         rate: line.rateCents,
@@ -75,9 +104,9 @@ function toLineInput(line: QuoteLine): LineInput {
         paidHours: line.paidHours,
       };
     case "part":
-      if (line.isCustomers) return { id: line.id, kind: "part", quantity: line.quantity, cost: 0, price: 0 };
+      if (line.isCustomers) return { ...shared, kind: "part", quantity: line.quantity, cost: 0, price: 0 };
       return {
-        id: line.id,
+        ...shared,
         kind: "part",
         quantity: line.quantity,
         cost: line.costCents ?? 0,
@@ -85,8 +114,11 @@ function toLineInput(line: QuoteLine): LineInput {
         price: line.priceCents,
       };
     case "fee":
-      return { id: line.id, kind: "fee", quantity: line.quantity, price: line.priceCents };
-    case "core":
-      return { id: line.id, kind: "core", quantity: line.quantity, price: line.priceCents };
+      return { ...shared, kind: "fee", quantity: line.quantity, price: line.priceCents };
+    case "sublet":
+      // Who may not see its cost is told what it sells at.
+      return line.costCents === null
+        ? { ...shared, kind: "sublet", cost: line.priceCents ?? 0, percent: 0 }
+        : { ...shared, kind: "sublet", cost: line.costCents, percent: line.percent };
   }
 }

@@ -1,6 +1,5 @@
 import type { z } from "zod";
 import type { CommandContext } from "../commands/context";
-import { Refusal } from "../commands/refusal";
 import type {
   addJobSchema,
   addOwnJobSchema,
@@ -15,20 +14,30 @@ import type {
   tieFindingsSchema,
   usePartSchema,
 } from "./commandSchemas";
+import { amountOf } from "./amountOf";
+import {
+  changeJob,
+  changeLineOf,
+  jobOfLine,
+  refuse,
+  requireBounds,
+  requireNewJob,
+  requireNewLine,
+  requireRoom,
+  withJob,
+  type Jobs,
+  type Quoted,
+} from "./jobsOfQuote";
+import { inserted } from "./inserted";
 import type { LaborGuide } from "../laborGuide/guide";
 import type { LibraryJob } from "./libraryJob";
 import type { LaborLine, PartLine, QuoteLine } from "./quoteLine";
 import { libraryPart } from "./libraryPart";
 import { isWholeOrder } from "./broughtJobs";
 import { fitJob } from "./fitJob";
-import { shareSteps } from "./shareSteps";
 import { CHOSEN_RATE, atRate, circumstancesOf, standingRate, withHousesRate, withStandingRates } from "./standingRate";
-import type { QuotingRefusal } from "./refusals";
 import type { Job, QuoteSlice } from "./slice";
 
-type Jobs = Pick<QuoteSlice, "jobs">;
-/** The jobs with the rules that say what labor costs. */
-type Rated = Pick<QuoteSlice, "jobs" | "rules">;
 /** What a job is put on a quote with. */
 export interface QuotingContext extends CommandContext, Fitting {}
 /** What a job is fitted with beside what is known of the car. */
@@ -39,15 +48,8 @@ interface Fitting {
   guide?: LaborGuide | undefined;
 }
 
-/** A quote that is longer is nobody's to read, and takes too long to price. */
-const MOST_JOBS = 100;
-const MOST_LINES = 100;
-const MOST_OF_LINE_CENTS = 1_000_000_000;
-
-const refuse = (code: QuotingRefusal): Refusal<QuotingRefusal> => new Refusal(code);
-
 /** Puts a job of the library on the quote. @throws {Refusal} when it is there, or not in the library. */
-export function addJob(state: Rated, command: z.output<typeof addJobSchema>, context: QuotingContext): Jobs {
+export function addJob(state: Quoted, command: z.output<typeof addJobSchema>, context: QuotingContext): Jobs {
   const { jobId: id, libraryJobId, lineIds, concernId, pointIds } = command;
   requireNewJob(state, id);
   const template = context.library.find((job) => job.id === libraryJobId);
@@ -89,7 +91,7 @@ export function addJob(state: Rated, command: z.output<typeof addJobSchema>, con
  * Fits a job anew. What was typed by hand, added or taken off stays so.
  * @throws {Refusal} when the library has it no more, or there is nothing to do on this car.
  */
-export function refitJob(state: Rated, { jobId, fit }: z.output<typeof refitJobSchema>, context: Fitting): Jobs {
+export function refitJob(state: Quoted, { jobId, fit }: z.output<typeof refitJobSchema>, context: Fitting): Jobs {
   return changeJob(state, jobId, (job) => {
     const template = context.library.find(({ id }) => id === job.libraryJobId);
     if (!template) throw refuse("job/not-in-library");
@@ -135,7 +137,9 @@ function withOwnFigures(next: QuoteLine, before: QuoteLine): QuoteLine {
       ...(before.priceByHand ? { priceByHand: true } : {}),
       ...(before.byHand ? { hours: before.hours, byHand: true } : {}),
     };
-  if (next.kind === "labor" || before.kind === "labor") return next;
+  if (next.kind === "sublet" && before.kind === "sublet")
+    return { ...next, costCents: before.costCents, percent: before.percent };
+  if (isUncounted(next) || isUncounted(before)) return next;
   const quantity = before.byHand ? { quantity: before.quantity, byHand: true } : {};
   const after = next.kind === "part" && before.kind === "part" ? withOwnPart(next, before) : next;
   return isPricedByHand(before)
@@ -153,14 +157,20 @@ function withOwnPart(next: PartLine, before: PartLine): PartLine {
   };
 }
 
+type CountedLine = Exclude<QuoteLine, { kind: "labor" | "sublet" }>;
+
+function isUncounted(line: QuoteLine): line is Exclude<QuoteLine, CountedLine> {
+  return line.kind === "labor" || line.kind === "sublet";
+}
+
 /** A part whose cost is seen and that has a price all the same was priced before that was written down. */
-function isPricedByHand(line: QuoteLine): line is Exclude<QuoteLine, { kind: "labor" }> {
-  if (line.kind === "labor") return false;
+function isPricedByHand(line: QuoteLine): line is CountedLine {
+  if (isUncounted(line)) return false;
   return line.priceByHand ?? (line.kind === "part" && line.costCents !== null && line.priceCents !== null);
 }
 
 /** Starts a job of its own, without lines. @throws {Refusal} when the id is taken. */
-export function addOwnJob(state: Jobs, command: z.output<typeof addOwnJobSchema>, context: CommandContext): Jobs {
+export function addOwnJob(state: Quoted, command: z.output<typeof addOwnJobSchema>, context: CommandContext): Jobs {
   const { jobId: id, title, concernId, on } = command;
   requireNewJob(state, id);
   return withJob(state, {
@@ -178,20 +188,18 @@ export function addOwnJob(state: Jobs, command: z.output<typeof addOwnJobSchema>
 }
 
 /** Ties findings to a job that cures them, too. @throws {Refusal} when it is not there. */
-export function tieFindings(state: Jobs, { jobId, pointIds }: z.output<typeof tieFindingsSchema>): Jobs {
+export function tieFindings(state: Quoted, { jobId, pointIds }: z.output<typeof tieFindingsSchema>): Jobs {
   return changeJob(state, jobId, (job) => ({ ...job, pointIds: [...new Set([...job.pointIds, ...pointIds])] }));
 }
 
-/** Takes a job off the quote. @throws {Refusal} when it is finished. */
-export function removeJob(state: Jobs, jobId: string): Jobs {
-  const job = state.jobs.find(({ id }) => id === jobId);
-  if (!job) throw refuse("job/not-found");
-  if (job.finishedAt) throw refuse("job/finished");
-  return { jobs: shareSteps(state.jobs.filter(({ id }) => id !== jobId)) };
-}
-
 /** Puts a line on a job; it counts as typed unless its hours are the guide's. @throws {Refusal} when a figure does not fit, or a part has neither price nor table. */
-export function addLine(state: QuoteSlice, jobId: string, line: QuoteLine, by: "hand" | "fromGuide" = "hand"): Jobs {
+export function addLine(
+  state: QuoteSlice,
+  jobId: string,
+  line: QuoteLine,
+  by: "hand" | "fromGuide" = "hand",
+  beforeLineId: string | null = null,
+): Jobs {
   requireNewLine(state, line.id);
   requireBounds(line);
   if (line.kind === "part" && line.priceCents === null && (line.markup === null || !hasMarkup(state, line.markup)))
@@ -201,8 +209,8 @@ export function addLine(state: QuoteSlice, jobId: string, line: QuoteLine, by: "
   // At the general rate it is at whichever of the house stands for this work.
   const rated = kept.kind === "labor" && kept.rateCents === state.rules.laborRateCents ? withHousesRate(kept) : kept;
   return changeJob(state, jobId, (job) => {
-    if (job.lines.length >= MOST_LINES) throw refuse("line/too-many");
-    return withStandingRates({ ...job, lines: [...job.lines, rated] }, state.rules);
+    requireRoom(job);
+    return withStandingRates({ ...job, lines: inserted(job.lines, rated, beforeLineId) }, state.rules);
   });
 }
 
@@ -214,7 +222,7 @@ export function addPart(state: QuoteSlice, command: z.output<typeof addPartSchem
   const line = template && fitJob(template, fit, context.guide).lines.find(({ id }) => id === libraryLineId);
   if (line?.kind !== "part") throw refuse("job/not-in-library");
   return changeJob(state, jobId, (job) => {
-    if (job.lines.length >= MOST_LINES) throw refuse("line/too-many");
+    requireRoom(job);
     return { ...job, lines: [...job.lines, { ...line, id: lineId }] };
   });
 }
@@ -243,7 +251,7 @@ export function setCustomersPart(
     const { isCustomers: _before, ...kept } = line;
     return isCustomers ? { ...kept, isCustomers } : kept;
   });
-  return changeJob({ jobs }, jobOfLine(state, lineId).id, (job) => withStandingRates(job, state.rules));
+  return changeJob({ ...state, jobs }, jobOfLine(state, lineId).id, (job) => withStandingRates(job, state.rules));
 }
 
 /**
@@ -251,7 +259,7 @@ export function setCustomersPart(
  * typed, at the price it has.
  * @throws {Refusal} when the line is no part.
  */
-export function setPart(state: Jobs, command: z.output<typeof usePartSchema>, { library }: Fitting): Jobs {
+export function setPart(state: Quoted, command: z.output<typeof usePartSchema>, { library }: Fitting): Jobs {
   const { lineId, description, partNumber, brand } = command;
   return changeLineOf(state, lineId, (line) => {
     if (line.kind !== "part") throw refuse("line/figure-does-not-fit");
@@ -261,14 +269,14 @@ export function setPart(state: Jobs, command: z.output<typeof usePartSchema>, { 
 }
 
 /** Says which diagnosis led to a repair. @throws {Refusal} when that is no diagnosis of this quote, or this no repair. */
-export function setFoundBy(state: Jobs, { jobId, diagnosisId }: z.output<typeof foundBySchema>): Jobs {
+export function setFoundBy(state: Quoted, { jobId, diagnosisId }: z.output<typeof foundBySchema>): Jobs {
   const isDiagnosis = (id: string): boolean => state.jobs.some((job) => job.id === id && job.isDiagnosis);
   if (isDiagnosis(jobId) || (diagnosisId !== null && !isDiagnosis(diagnosisId))) throw refuse("job/no-diagnosis");
   return changeJob(state, jobId, (job) => ({ ...job, foundBy: diagnosisId }));
 }
 
 /** Says who does a line. @throws {Refusal} when it is no labor. */
-export function assignLabor(state: Jobs, { lineId, assigned }: z.output<typeof assignLaborSchema>): Jobs {
+export function assignLabor(state: Quoted, { lineId, assigned }: z.output<typeof assignLaborSchema>): Jobs {
   return changeLineOf(state, lineId, (line) => {
     if (line.kind !== "labor") throw refuse("line/figure-does-not-fit");
     const { assigned: before = [], ...kept } = line;
@@ -280,20 +288,12 @@ export function assignLabor(state: Jobs, { lineId, assigned }: z.output<typeof a
 }
 
 /** Puts the work a labor line includes on the customer's paper, or takes it off. @throws {Refusal} when the line is no labor of the guide. */
-export function showIncluded(state: Jobs, { lineId, isShown }: z.output<typeof showIncludedSchema>): Jobs {
+export function showIncluded(state: Quoted, { lineId, isShown }: z.output<typeof showIncludedSchema>): Jobs {
   return changeLineOf(state, lineId, (line) => {
     if (line.kind !== "labor" || !line.steps) throw refuse("line/figure-does-not-fit");
     const { showsIncluded: _before, ...kept } = line;
     return isShown ? { ...kept, showsIncluded: true } : kept;
   });
-}
-
-/** Changes one line where it stands. @throws {Refusal} when its job is finished. */
-function changeLineOf(state: Jobs, lineId: string, change: (line: QuoteLine, job: Job) => QuoteLine): Jobs {
-  return changeJob(state, jobOfLine(state, lineId).id, (job) => ({
-    ...job,
-    lines: job.lines.map((line) => (line.id === lineId ? change(line, job) : line)),
-  }));
 }
 
 /** A markup table of the business, by its name. */
@@ -306,14 +306,8 @@ function withHousesWage(line: QuoteLine, { wageCents }: QuoteSlice["rules"]): Qu
   return line.kind === "labor" ? { ...line, wageCents: line.wageCents ?? wageCents } : line;
 }
 
-/** Takes a line off a job. @throws {Refusal} when the job is finished. */
-export function removeLine(state: Jobs, lineId: string): Jobs {
-  const job = jobOfLine(state, lineId);
-  return changeJob(state, job.id, (before) => ({ ...before, lines: before.lines.filter(({ id }) => id !== lineId) }));
-}
-
 /** Changes hours, quantity or price of a line. @throws {Refusal} when the line has no such figure. */
-export function changeLine(state: Jobs, command: z.output<typeof changeLineSchema>): Jobs {
+export function changeLine(state: Quoted, command: z.output<typeof changeLineSchema>): Jobs {
   return changeLineOf(state, command.lineId, (line) => changed(line, command));
 }
 
@@ -321,19 +315,7 @@ function changed(line: QuoteLine, { hours, quantity, priceCents }: z.output<type
   const after = withFigures(line, { hours, quantity, priceCents });
   requireBounds(after);
   const priced = priceCents === null ? after : { ...after, priceByHand: true };
-  return countOf(priced) === countOf(line) ? priced : { ...priced, byHand: true };
-}
-
-const countOf = (line: QuoteLine): number => (line.kind === "labor" ? line.hours : line.quantity);
-
-/** @throws {Refusal} for what no line comes to; sums beyond are not exact any more. */
-function requireBounds(line: QuoteLine): void {
-  const [count, each] =
-    line.kind === "labor"
-      ? [line.hours, line.rateCents]
-      : [line.quantity, Math.max(line.priceCents ?? 0, line.kind === "part" ? (line.costCents ?? 0) : 0)];
-  // What is no number at all is not below it either.
-  if (!(count * each <= MOST_OF_LINE_CENTS)) throw refuse("line/too-much");
+  return amountOf(priced) === amountOf(line) ? priced : { ...priced, byHand: true };
 }
 
 type Figures = Pick<z.output<typeof changeLineSchema>, "hours" | "quantity" | "priceCents">;
@@ -347,7 +329,7 @@ function withFigures(line: QuoteLine, { hours, quantity, priceCents }: Figures):
       rateCents: priceCents ?? line.rateCents,
     };
   }
-  if (hours !== null) throw refuse("line/figure-does-not-fit");
+  if (hours !== null || line.kind === "sublet") throw refuse("line/figure-does-not-fit");
   if (line.kind === "part")
     return { ...line, quantity: quantity ?? line.quantity, priceCents: priceCents ?? line.priceCents };
   return { ...line, quantity: quantity ?? line.quantity, priceCents: priceCents ?? line.priceCents };
@@ -356,30 +338,4 @@ function withFigures(line: QuoteLine, { hours, quantity, priceCents }: Figures):
 /** A rate that is typed is none of the house's. */
 function withoutRate({ rate: _rate, ...line }: LaborLine): LaborLine {
   return line;
-}
-
-function withJob(state: Jobs, job: Job): Jobs {
-  if (state.jobs.length >= MOST_JOBS) throw refuse("job/too-many");
-  return { jobs: shareSteps([...state.jobs, job]) };
-}
-
-function changeJob(state: Jobs, jobId: string, change: (job: Job) => Job): Jobs {
-  const job = state.jobs.find(({ id }) => id === jobId);
-  if (!job) throw refuse("job/not-found");
-  if (job.finishedAt) throw refuse("job/finished");
-  return { jobs: shareSteps(state.jobs.map((other) => (other.id === jobId ? change(other) : other))) };
-}
-
-function jobOfLine(state: Jobs, lineId: string): Job {
-  const job = state.jobs.find(({ lines }) => lines.some(({ id }) => id === lineId));
-  if (!job) throw refuse("line/not-found");
-  return job;
-}
-
-function requireNewJob(state: Jobs, jobId: string): void {
-  if (state.jobs.some(({ id }) => id === jobId)) throw refuse("job/exists");
-}
-
-function requireNewLine(state: Jobs, lineId: string): void {
-  if (state.jobs.some(({ lines }) => lines.some(({ id }) => id === lineId))) throw refuse("line/exists");
 }

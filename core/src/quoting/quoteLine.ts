@@ -1,4 +1,6 @@
 import { z } from "zod";
+import { discount } from "./discount";
+import { PART_CONDITIONS, PART_KINDS } from "./partKind";
 
 /** Where a figure or word of a line comes from. */
 export const LINE_SOURCES = ["guide", "car", "specSheet", "mechanic", "library"] as const;
@@ -17,7 +19,15 @@ const base = {
   priceByHand: z.boolean().optional(),
   /** Where what was fitted to the car comes from. */
   sources: z.array(lineSource).optional(),
+  /** Said with it on the customer's paper. */
+  noteForCustomer: z.string().optional(),
+  /** Said to us alone. */
+  noteForUs: z.string().optional(),
+  /** Ids of the taxes on it; absent: those on its kind. */
+  taxIds: z.array(z.string()).optional(),
 };
+/** What is taken off it; a core has none. */
+const discounted = { ...base, off: discount.optional() };
 /** A step of the guide done for a line; one that another line has, too, is paid there or here, once. */
 const lineStep = z.object({ key: z.string(), title: z.string(), hours: z.number().nonnegative() });
 /** The rate of the house a line is at, and why: it stands by itself, or was chosen. Another version may know of other reasons. */
@@ -27,6 +37,14 @@ const lineRate = z.object({
   because: z.array(z.string()),
 });
 export type LineRate = z.infer<typeof lineRate>;
+/** Where a part comes from: the van, an offer of a supplier, the part of last time, or its barcode. */
+export const partFrom = z.discriminatedUnion("of", [
+  z.object({ of: z.literal("van"), itemId: z.string() }),
+  z.object({ of: z.literal("offer"), supplierId: z.string(), at: z.iso.datetime() }),
+  z.object({ of: z.literal("before"), day: z.string().nullable() }),
+  z.object({ of: z.literal("barcode"), code: z.string() }),
+]);
+export type PartFrom = z.infer<typeof partFrom>;
 const cents = z.number().int().nonnegative();
 const amount = z.number().nonnegative();
 
@@ -36,7 +54,7 @@ const amount = z.number().nonnegative();
  */
 export const quoteLine = z.discriminatedUnion("kind", [
   z.object({
-    ...base,
+    ...discounted,
     kind: z.literal("labor"),
     hours: amount,
     rateCents: cents,
@@ -58,7 +76,7 @@ export const quoteLine = z.discriminatedUnion("kind", [
     hoursFrom: amount.optional(),
   }),
   z.object({
-    ...base,
+    ...discounted,
     kind: z.literal("part"),
     quantity: amount,
     costCents: cents.nullable(),
@@ -70,8 +88,30 @@ export const quoteLine = z.discriminatedUnion("kind", [
     partByHand: z.boolean().optional(),
     /** The customer brings it: it costs nobody here anything, is not bought, and has no warranty of ours. */
     isCustomers: z.boolean().optional(),
+    /** Absent: aftermarket. */
+    partKind: z.enum(PART_KINDS).optional(),
+    /** Absent: new. */
+    condition: z.enum(PART_CONDITIONS).optional(),
+    /** Where it is to come from, as far as it is known. */
+    from: partFrom.optional(),
   }),
-  z.object({ ...base, kind: z.literal("fee"), quantity: amount, priceCents: cents }),
+  z.object({
+    ...discounted,
+    kind: z.literal("fee"),
+    quantity: amount,
+    priceCents: cents,
+    /** The owner's fee it is; it comes and goes with what it hangs on. */
+    feeId: z.string().optional(),
+  }),
+  /** Work bought from another business, at its cost and so much on top. */
+  z.object({
+    ...discounted,
+    kind: z.literal("sublet"),
+    costCents: cents.nullable(),
+    percent: amount,
+    /** What it sells at, for who may not see its cost. */
+    priceCents: cents.nullable(),
+  }),
   z.object({ ...base, kind: z.literal("core"), quantity: amount, priceCents: cents }),
 ]);
 export type QuoteLine = z.infer<typeof quoteLine>;

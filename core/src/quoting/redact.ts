@@ -1,4 +1,5 @@
 import { hasRight, type Actor } from "../access/rights";
+import { exact, roundRatio } from "../exact/decimal";
 import type { JobVariant, LibraryJob } from "./libraryJob";
 import type { LaborLine, PartLine, QuoteLine } from "./quoteLine";
 import type { MoneyRules } from "./moneyRules";
@@ -26,7 +27,7 @@ export function redactLibrary(library: readonly LibraryJob[], rules: MoneyRules,
 
 /** Money rules for who may not see cost: no wage and no markup. */
 export function redactRules(rules: MoneyRules): MoneyRules {
-  const { pay: _pay, ...others } = rules;
+  const { pay: _pay, targetMarginPercent: _target, ...others } = rules;
   return { ...others, wageCents: null, pricing: { ...rules.pricing, markup: null } };
 }
 
@@ -43,7 +44,15 @@ function redactPart<Part extends OtherPart>(job: LibraryJob, lineId: string, par
 /** The part keeps the price it sells at, so that totals stay the same without its cost. */
 export function redactLine(line: QuoteLine, rules: MoneyRules): QuoteLine {
   if (line.kind === "labor") return { ...withoutCredit(line), wageCents: null, paidHours: null };
+  if (line.kind === "sublet") return redactSublet(line);
   return line.kind === "part" ? redactPartLine(line, rules) : line;
+}
+
+/** Work bought in is told at what it sells at. */
+function redactSublet(line: Extract<QuoteLine, { kind: "sublet" }>): QuoteLine {
+  if (line.costCents === null) return line;
+  const sells = roundRatio(BigInt(line.costCents) * (1_000_000n + exact(line.percent)), 1_000_000n);
+  return { ...line, costCents: null, percent: 0, priceCents: Number(sells) };
 }
 
 /** Who does it is no secret; what they are credited with is. */

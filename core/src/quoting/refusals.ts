@@ -16,6 +16,15 @@ export const QUOTING_REFUSALS = {
   "line/exists": "That line is there already.",
   "line/figure-does-not-fit": "That figure does not fit this line. The line was left as it is.",
   "rate/not-found": "That rate is not among those of this quote. The line was left as it is; choose another.",
+  "line/not-kept": "That was taken off too long ago to be put back. Add it once more.",
+  "offer/unknown": "No discount goes by that code. Nothing was taken off; ask the owner, or type a discount.",
+  "offer/ended": "That discount has ended. Nothing was taken off; choose another.",
+  "offer/granted": "That discount is on the quote already.",
+  "discount/exists": "That discount is on the quote already.",
+  "discount/not-found": "That discount was taken back already.",
+  "discount/too-many": "A quote has at most ten discounts. Nothing was taken off; take one back first.",
+  "quote/agreed":
+    "The customer agreed to a job at the price of then, so this quote keeps its rules. Nothing was changed; for prices of today, copy it to a new quote.",
   "line/too-many": "This job has as many lines as it can hold. Nothing was added; add another job.",
   "line/too-much": "That comes to more than ten million dollars. The line was left as it is; check the figures.",
 } as const;

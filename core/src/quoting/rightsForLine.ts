@@ -1,6 +1,9 @@
+import type { z } from "zod";
 import type { Right } from "../access/rights";
 import type { QuoteLine } from "./quoteLine";
+import type { editLineSchema } from "./editSchemas";
 import type { MoneyRules } from "./moneyRules";
+import type { QuoteSlice } from "./slice";
 
 /**
  * The rights a line of one's own takes. Hours and quantities are anybody's to type; a rate, wage, price or cost that is
@@ -23,8 +26,24 @@ export function rightsForLine(
       const tellsOfCost = line.markup !== null || (line.costCents ?? 0) !== 0;
       return tellsOfCost ? ["changePrices", "seeCost"] : ["changePrices"];
     }
+    case "sublet":
+      return ["changePrices", "seeCost"];
     case "fee":
     case "core":
       return ["changePrices"];
   }
+}
+
+/** The rights a change of a line takes: what is taken off and taxed is price, a cost or a table tells of cost. */
+export function rightsForEdit({ change }: z.output<typeof editLineSchema>): readonly Right[] {
+  const { costCents, percent, markup, off, taxIds } = change;
+  const tellsOfCost = [costCents, percent, markup].some((each) => each !== undefined);
+  if (tellsOfCost) return ["changePrices", "seeCost"];
+  return off === undefined && taxIds === undefined ? [] : ["changePrices"];
+}
+
+/** Labor at a rate of the house is anybody's to put there once more; anything else is one more price. */
+export function rightsForCopy({ jobs, rules }: Pick<QuoteSlice, "jobs" | "rules">, lineId: string): readonly Right[] {
+  const line = jobs.flatMap(({ lines }) => lines).find(({ id }) => id === lineId);
+  return line?.kind === "labor" ? rightsForLine(line, rules) : ["changePrices"];
 }

@@ -1,7 +1,9 @@
 import { z } from "zod";
 import { POSITIONS } from "../laborGuide/position";
+import { discount, quoteDiscount } from "./discount";
 import { quoteLine } from "./quoteLine";
 import { moneyRules } from "./moneyRules";
+import { taxInput } from "./price/input";
 
 const instant = z.iso.datetime();
 const cents = z.number().int().nonnegative();
@@ -37,6 +39,19 @@ export const job = z.object({
   isDiagnosis: z.boolean().optional(),
   /** The diagnosis that led to it, as a person said; null: none did. Absent: whichever is of its concern. */
   foundBy: z.string().nullable().optional(),
+  /** What is taken off it as a whole. */
+  off: discount.optional(),
+  /** One price for all of it, cores apart, with so much of each included line; what goes beyond is charged. */
+  setPrice: z
+    .object({
+      priceCents: cents,
+      included: z.array(z.object({ lineId: z.string(), quantity: z.number(), extraEachCents: cents })),
+    })
+    .optional(),
+  /** Who pays for it; absent: the customer. */
+  payerId: z.string().optional(),
+  /** Fees that hang on it and were taken off, by the owner's id. */
+  feesLeftOut: z.array(z.string()).optional(),
   lines: z.array(quoteLine),
   addedAt: instant,
   answer: z.object({ value: z.enum(ANSWERS), approvalId: z.string(), totalCents: cents }).nullable(),
@@ -44,11 +59,30 @@ export const job = z.object({
 });
 export type Job = z.infer<typeof job>;
 
+/** A line or job that was taken off, and where it stood. */
+const takenOff = z.discriminatedUnion("of", [
+  z.object({ of: z.literal("line"), at: z.number().int(), jobId: z.string(), line: quoteLine }),
+  z.object({ of: z.literal("job"), at: z.number().int(), job }),
+]);
+export type TakenOff = z.infer<typeof takenOff>;
+
 /** The priced jobs, and what they are priced by. */
 export const quoteSlice = z.object({
   /** The money rules when it was opened; later changes of the settings do not reach it. */
   rules: moneyRules,
   taxExempt: z.boolean(),
   jobs: z.array(job),
+  /** Discounts of the whole quote, in the order they are taken. */
+  discounts: z.array(quoteDiscount).optional(),
+  /** Who pays beside the customer. */
+  payers: z.array(z.object({ id: z.string(), name: z.string(), isExempt: z.boolean() })).optional(),
+  /** The last day it is good for; null: no end. Absent: nobody said. */
+  validUntil: z.iso.date().nullable().optional(),
+  /** Whose taxes it is under; null: the usual ones. */
+  taxPlaceId: z.string().nullable().optional(),
+  /** The taxes it was under before the law changed them. */
+  taxesBefore: z.object({ day: z.iso.date(), taxes: z.array(taxInput) }).optional(),
+  /** What was taken off it last, to be put back; the newest last. */
+  takenOff: z.array(takenOff).optional(),
 });
 export type QuoteSlice = z.infer<typeof quoteSlice>;

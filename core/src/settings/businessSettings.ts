@@ -25,6 +25,7 @@ const listVersions = z.object({
   messages: version,
   requests: version,
   inspection: version,
+  pricing: version,
 });
 export type ListName = keyof z.infer<typeof listVersions>;
 const FIRST_VERSIONS = {
@@ -38,6 +39,7 @@ const FIRST_VERSIONS = {
   messages: 1,
   requests: 1,
   inspection: 1,
+  pricing: 1,
 };
 
 const RECEIPT_LINK_MONTHS = 18;

@@ -64,7 +64,7 @@ export const SETTINGS: BusinessSettings = {
     visits: 1,
     messages: 1,
     requests: 1,
-    inspection: 1,
+    inspection: 1, pricing: 1
   },
   crew: [],
   visits: USUAL_VISITS,

@@ -15,6 +15,7 @@ import type { WorkOrderState } from "./state";
 import { waitingOf } from "./waiting";
 import type { WorkOrderCommand } from "./commands";
 import type { Right } from "../access/rights";
+import type { NewLine } from "../quoting/commandSchemas";
 import type { QuoteLine } from "../quoting/quoteLine";
 
 const NOW = "2026-11-23T18:00:00.000Z";
@@ -147,7 +148,7 @@ describe("intentions", () => {
     partNumber: null,
     brand: null,
   } as const;
-  it.each<[string, QuoteLine, readonly Right[], string | null]>([
+  it.each<[string, NewLine, readonly Right[], string | null]>([
     ["labor at the house's rate", rates, [], null],
     ["labor at the house's rate and wage", { ...rates, wageCents: 3000 }, [], null],
     ["labor at a cent an hour", { ...rates, rateCents: 1 }, ["seeCost"], "rights/change-prices"],

@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { uuid } from "../commands/fields";
 import { ruleFor } from "../commands/rule";
+import { addDays } from "../dates/dates";
 import { concernWords } from "../concerns/commands";
 import type { WorkOrderContext } from "./context";
 import { WORK_ORDER_VERSION, type WorkOrderState } from "./state";
@@ -42,6 +43,14 @@ export const openWorkOrderRule = ruleFor<null, WorkOrderState, WorkOrderContext>
   apply: (_nothing, command, context) => opened(command, context),
 });
 
+/** Until when a quote begun now is good, by the owner's rule. */
+function validity(
+  { quoteDays }: WorkOrderContext["settings"]["rules"],
+  at: string,
+): Pick<WorkOrderState, "validUntil"> {
+  return quoteDays === undefined ? {} : { validUntil: addDays(at.slice(0, 10), quoteDays) };
+}
+
 /** A work order as it is opened. */
 export function opened(
   { customerId, vehicleId, concerns }: z.output<typeof openWorkOrder>,
@@ -55,6 +64,7 @@ export function opened(
     openedAt: at,
     openedBy: actor.id,
     rules: settings.rules,
+    ...validity(settings.rules, at),
     taxExempt,
     concerns: concerns.map((concern) => ({ ...concern, at })),
     ...NOTHING_SEEN,

@@ -1,4 +1,4 @@
-import { libraryJob, type LibraryJob, type LibraryJobInput, type QuoteLine } from "@mechanon/core";
+import { libraryJob, type LibraryJob, type LibraryJobInput, type PartKind, type QuoteLine } from "@mechanon/core";
 
 const RATE_CENTS = 13800;
 const WAGE_CENTS = 3900;
@@ -34,8 +34,9 @@ export function labor(
   return { line, fit: operations.length + torques.length > 0 ? { operations, torques } : undefined };
 }
 
-export function part(description: string, brand: string, partNumber: string, quantity: number, costCents: number, fit?: Fit, markup = "standard"): Line {
-  return { line: { id: "", kind: "part", description, quantity, costCents, markup, priceCents: null, partNumber, brand }, fit };
+export function part(description: string, brand: string, partNumber: string, quantity: number, costCents: number, fit?: Fit, partKind?: PartKind): Line {
+  const markup = partKind === "tire" ? "tires" : "standard";
+  return { line: { id: "", kind: "part", description, quantity, costCents, markup, priceCents: null, partNumber, brand, ...(partKind ? { partKind } : {}) }, fit };
 } // prettier-ignore
 
 export function fee(description: string, priceCents: number, quantity = 1, fit?: Fit): Line {

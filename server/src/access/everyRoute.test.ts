@@ -242,6 +242,7 @@ const ASKS: Record<Name, (ids: Ids) => { id?: string; path?: string; query?: str
   changeVisits: () => ({ body: { version: 1, visits: [] } }),
   changePay: () => ({ body: { version: 1, pay: [] } }),
   changeLabor: () => ({ body: { version: 1, labor: [] } }),
+  changePricing: () => ({ body: { version: 1, pricing: [] } }),
   changeReceiptLinks: () => ({ body: { months: 18 } }),
   newcomerReport: () => ({}),
   createCustomer: ({ customer }) => ({ body: { id: uuid(), name: "New One", notTheSameAs: [customer] } }),

@@ -1,6 +1,7 @@
 import {
   idOf,
   laborSettingsOf,
+  pricingSettingsOf,
   LIST_LIMITS,
   nameOf,
   pointFault,
@@ -8,6 +9,7 @@ import {
   wholeOf,
   withChanges,
   withLaborSettings,
+  withPricingSettings,
   type BusinessSettings,
   type ConcernPhrase,
   type ItemChange,
@@ -17,6 +19,7 @@ import {
   type ListName,
   type NewcomerSettings,
   type PersonPay,
+  type PricingSettings,
   type MessageSettings,
   type RequestSettings,
   type VisitSettings,
@@ -119,6 +122,24 @@ export async function changeLabor(
     return { rules: withLaborSettings(settings.rules, after) };
   });
   return laborSettingsOf(rules);
+}
+
+/**
+ * Changes markup tables, fees, discounts and taxes. Work orders that are open keep the prices they were opened with.
+ * @throws {AppError} as `changeConcerns`; `rights/missing` for who may not see cost.
+ */
+export async function changePricing(
+  db: Sequelize,
+  { businessId, actor }: Scope,
+  { version, pricing }: BodyOf<typeof routes.changePricing>,
+): Promise<PricingSettings> {
+  requireCost(actor);
+  const { rules } = await changeList(db, businessId, "pricing", (settings) => {
+    const before = pricingSettingsOf(settings.rules);
+    const [after = before] = changed([before], pricing, wholeOf, version === settings.versions.pricing, 1);
+    return { rules: withPricingSettings(settings.rules, after) };
+  });
+  return pricingSettingsOf(rules);
 }
 
 /**

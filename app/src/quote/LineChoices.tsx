@@ -3,6 +3,7 @@ import { rateChoices } from "../jobLibrary/rateWords";
 import { sendCommand } from "../sync/give";
 import { Choices } from "../ui/Choices";
 import { Tick } from "../ui/Tick";
+import { PartChoices } from "./PartChoices";
 import { WhoDoesIt } from "./WhoDoesIt";
 
 interface LineChoicesProps {
@@ -36,13 +37,6 @@ export function LineChoices({ workOrderId, line, rules }: LineChoicesProps) {
         ) : null}
       </>
     );
-  if (line.kind === "part")
-    return (
-      <Tick
-        label="The customer brings this part"
-        value={line.isCustomers ?? false}
-        onChange={(isCustomers) => sendCommand(workOrderId, { type: "customersPart", lineId: line.id, isCustomers })}
-      />
-    );
+  if (line.kind === "part") return <PartChoices workOrderId={workOrderId} line={line} rules={rules} />;
   return null;
 }

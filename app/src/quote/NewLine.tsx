@@ -16,14 +16,17 @@ const KINDS = [
   { value: "labor", label: "Labor" },
   { value: "part", label: "Part" },
   { value: "fee", label: "Fee" },
+  { value: "sublet", label: "Bought in" },
+  { value: "core", label: "Core" },
 ] as const;
 
 /** A line typed by hand, for what the library does not have. */
 export function NewLine({ view, jobId, onDone }: { view: WorkOrderView; jobId: string; onDone: () => void }) {
   const mayPrice = useRight("changePrices");
+  const seesCost = useRight("seeCost");
   const { control, handleSubmit } = useForm<z.input<typeof typedLine>, unknown, z.output<typeof typedLine>>({
     resolver: zodResolver(typedLine),
-    defaultValues: { kind: "labor", description: "", amount: "1", price: "" },
+    defaultValues: { kind: "labor", description: "", amount: "1", price: "", cost: "" },
   });
   const kind = useWatch({ control, name: "kind" });
   const add = handleSubmit((read) => {
@@ -37,13 +40,41 @@ export function NewLine({ view, jobId, onDone }: { view: WorkOrderView; jobId: s
           control={control}
           name="kind"
           render={({ field }) => (
-            <Choices even label="Kind of line" options={KINDS} value={field.value} onChoose={field.onChange} />
+            <Choices
+              label="Kind of line"
+              options={KINDS.filter(({ value }) => value !== "sublet" || seesCost)}
+              value={field.value}
+              onChoose={field.onChange}
+            />
           )}
         />
       ) : null}
       <FormField control={control} name="description" label="What" maxLength={120} />
-      <FormField control={control} name="amount" label={kind === "labor" ? "Hours" : "How many"} inputMode="decimal" />
-      {kind === "labor" ? null : <FormField control={control} name="price" label="Price each" inputMode="decimal" />}
+      {kind === "sublet" ? null : (
+        <FormField
+          control={control}
+          name="amount"
+          label={kind === "labor" ? "Hours" : "How many"}
+          inputMode="decimal"
+        />
+      )}
+      {kind === "sublet" || (kind === "part" && seesCost) ? (
+        <FormField
+          control={control}
+          name="cost"
+          label={kind === "sublet" ? "It costs us" : "Cost each"}
+          hint={kind === "part" ? "the price is made of it by the table; or type a price" : undefined}
+          inputMode="decimal"
+        />
+      ) : null}
+      {kind === "labor" ? null : (
+        <FormField
+          control={control}
+          name="price"
+          label={kind === "sublet" ? "Percent on top" : "Price each"}
+          inputMode="decimal"
+        />
+      )}
       <Button label="Add the line" onPress={() => void add()} />
       <Button kind="quiet" label="Leave it" onPress={onDone} />
     </View>

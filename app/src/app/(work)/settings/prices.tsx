@@ -1,0 +1,1 @@
+export { PricingSettings as default } from "../../../settings/PricingSettings";
