@@ -30,7 +30,7 @@ export {
   businessView,
   libraryView,
 } from "./settings/routes";
-export { type PartOffer } from "./sourcing/routes";
+export { type PartOffer, type UsedPart } from "./sourcing/routes";
 export { type ChangeEvent, changeEvent } from "./system/routes";
 export {
   DOUBLE_POLICIES,

@@ -286,6 +286,9 @@ export {
   type PricingSettings,
   type PricingTable,
 } from "./settings/pricingSettings";
+export { isSameNumber, stockByCode } from "./stock/stockByCode";
+export { stockItem, type StockItem } from "./stock/stockItem";
+export { stockPriceCents } from "./stock/redactStock";
 export { lineAnew } from "./quoting/lineAnew";
 export { lawfulTaxes, taxPlaceOf } from "./quoting/lawfulTaxes";
 export { leftPerHourCents, marginStanding, marginsOf, type Margin, type MarginStanding } from "./quoting/margin";

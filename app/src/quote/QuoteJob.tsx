@@ -134,7 +134,7 @@ export function QuoteJob({
           }}
         />
       ) : null}
-      {isAdding ? <NewLine view={view} jobId={job.id} onDone={() => setAdding(false)} /> : null}
+      {isAdding ? <NewLine view={view} business={business} job={job} onDone={() => setAdding(false)} /> : null}
     </View>
   );
 }

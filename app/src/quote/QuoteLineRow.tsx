@@ -1,6 +1,7 @@
 import type { ReactNode } from "react";
 import { StyleSheet, View } from "react-native";
 import { showAmount, showMoney, type Job, type Margin, type QuoteLine, type QuoteSlice } from "@mechanon/core";
+import { useToday } from "../day/useDay";
 import { sourceWords } from "../jobLibrary/fitWords";
 import { rateWords } from "../jobLibrary/rateWords";
 import { Press } from "../ui/Press";
@@ -8,6 +9,7 @@ import { SPACE } from "../ui/theme";
 import { Words } from "../ui/Words";
 import { conditionWords } from "./conditionWords";
 import { discountWords } from "./discountWords";
+import { fromWords } from "./fromWords";
 import { LineEditor } from "./LineEditor";
 import { MarginBar } from "./MarginBar";
 
@@ -45,6 +47,7 @@ export function QuoteLineRow({
   more,
 }: QuoteLineRowProps) {
   const amount = showAmount(line);
+  const today = useToday();
   return (
     <View>
       <Press
@@ -59,7 +62,7 @@ export function QuoteLineRow({
           </Words>
           <View style={styles.grow}>
             <Words>{line.description}</Words>
-            {wordsBelow(line, quote).map((words) => (
+            {wordsBelow(line, quote, today).map((words) => (
               <Words key={words} size="small" tone="muted" figures>
                 {words}
               </Words>
@@ -90,9 +93,10 @@ export function QuoteLineRow({
 }
 
 /** What is to be known of a line at a glance. */
-function wordsBelow(line: QuoteLine, { rules }: QuoteSlice): string[] {
+function wordsBelow(line: QuoteLine, { rules }: QuoteSlice, today: string): string[] {
   const rated = rateWords(line, rules);
   const condition = line.kind === "part" ? conditionWords(line) : null;
+  const from = line.kind === "part" ? fromWords(line, today) : null;
   const number = line.kind === "part" && line.partNumber ? `${line.brand ?? ""} ${line.partNumber}`.trim() : null;
   return [
     ...(line.byHand ? [line.kind === "labor" ? "Hours typed by hand" : "Quantity typed by hand"] : []),
@@ -100,6 +104,7 @@ function wordsBelow(line: QuoteLine, { rules }: QuoteSlice): string[] {
     ...(rated ? [rated] : []),
     ...(condition ? [condition] : []),
     ...(number ? [number] : []),
+    ...(from ? [from] : []),
     ...(line.kind !== "core" && line.off ? [discountWords(line.off)] : []),
     ...(line.noteForCustomer ? [`“${line.noteForCustomer}”`] : []),
     ...(line.noteForUs ? [`For us: ${line.noteForUs}`] : []),

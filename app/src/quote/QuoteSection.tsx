@@ -10,6 +10,7 @@ import { JobLibrary } from "../jobLibrary/JobLibrary";
 import { KeepJob } from "../jobLibrary/KeepJob";
 import { wholeOrderTitle } from "../jobLibrary/wholeOrderTitle";
 import type { WorkOrderSection, WorkOrderSectionProps } from "../work/workOrderSection";
+import { PartsFrom } from "./PartsFrom";
 import { QuoteDiscounts } from "./QuoteDiscounts";
 import { QuoteJob } from "./QuoteJob";
 import { QuoteMargin } from "./QuoteMargin";
@@ -35,7 +36,7 @@ function totalWords(state: WorkOrderState): string {
 }
 
 /** The priced jobs; margin only for those who may see it. */
-export function QuoteSection({ view, business }: WorkOrderSectionProps) {
+export function QuoteSection({ view, business, isUnsent }: WorkOrderSectionProps) {
   const router = useRouter();
   const isWide = useIsWide();
   const { state } = view;
@@ -52,6 +53,7 @@ export function QuoteSection({ view, business }: WorkOrderSectionProps) {
         <QuoteJob key={job.id} job={job} view={view} business={business} priced={priced} />
       ))}
       <TakenOffLine state={state} />
+      <PartsFrom view={view} business={business} isUnsent={isUnsent} />
       {isPicking ? (
         <JobLibrary view={view} business={business} onDone={() => setPicking(false)} />
       ) : (

@@ -63,6 +63,7 @@ export function MeScreen() {
                 label="Prices: markup, fees, discounts, taxes"
                 onPress={() => router.navigate("/settings/prices")}
               />
+              <Button label="What is on the vans" onPress={() => router.navigate("/settings/stock")} />
               <Button label="How people are paid" onPress={() => router.navigate("/settings/pay")} />
             </>
           ) : null}

@@ -53,6 +53,8 @@ const WORK_ORDER: Record<ClientWorkOrderCommand["type"], string> = {
   usePart: "Which part a line is",
   foundBy: "What a diagnosis led to",
   customersPart: "Who brings a part",
+  takeFromVan: "Taking parts from the van",
+  addStockPart: "A part of the van",
   editLine: "The change of a line",
   moveLine: "Moving a line",
   moveJob: "Moving a job",

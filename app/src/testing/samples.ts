@@ -45,8 +45,9 @@ const POINTS_SAMPLE = [
 
 /** Small made-up settings for tests of the app. */
 export const SETTINGS_SAMPLE: BusinessSettings = {
-  versions: { concerns: 1, intervals: 1, newcomers: 1, labor: 1, pay: 1, crew: 1, visits: 1, messages: 1, requests: 1, inspection: 1, pricing: 1 }, // prettier-ignore
+  versions: { concerns: 1, intervals: 1, newcomers: 1, labor: 1, pay: 1, crew: 1, visits: 1, messages: 1, requests: 1, inspection: 1, pricing: 1, stock: 1 }, // prettier-ignore
   crew: [],
+  stock: [],
   visits: USUAL_VISITS,
   messages: USUAL_MESSAGES,
   requests: USUAL_REQUESTS,

@@ -10,6 +10,7 @@ import {
   laborGuide,
   laborSettings,
   pricingSettings,
+  stockItem,
   libraryJob,
   LIST_LIMITS,
   nameOf,
@@ -76,6 +77,7 @@ const MOST_MESSAGES_BYTES = 512 * 1024;
 
 /** Labor is changed whole: the order of its rates says which stands. */
 const pricingBody = z.strictObject({ version, pricing: itemChanges(pricingSettings, wholeOf, 1) });
+const stockBody = z.strictObject({ version, stock: itemChanges(stockItem, idOf, LIST_LIMITS.stock) });
 const laborBody = z.strictObject({ version, labor: itemChanges(laborSettings, wholeOf, 1) });
 
 const payBody = z.strictObject({ version, pay: itemChanges(personPay, ({ personId }) => personId, LIST_LIMITS.pay) });
@@ -325,6 +327,15 @@ export const settingsRoutes = {
     summary: "Change markup tables, fees, discounts, taxes, the target margin; for who may see cost",
     body: pricingBody,
     answer: pricingSettings,
+  }),
+  changeStock: route({
+    method: "patch",
+    path: "/api/business/stock",
+    area: "settings",
+    right: "settings",
+    summary: "Change what is on the vans; for who may see cost",
+    body: stockBody,
+    answer: z.object({ stock: z.array(stockItem) }),
   }),
   changePay: route({
     method: "patch",

@@ -1,3 +1,4 @@
+import { PART_KINDS } from "@mechanon/core";
 import { z } from "zod";
 import { idField, idParams, textField } from "../fields";
 import { route } from "../route";
@@ -18,7 +19,43 @@ export const partOffer = z.object({
 });
 export type PartOffer = z.infer<typeof partOffer>;
 
+/** A part used before: by kind and place, at its last cost, without brand. */
+export const usedPart = z.object({
+  description: z.string(),
+  partKind: z.enum(PART_KINDS),
+  /** Places of the car, with commas between; empty: of none. */
+  positions: z.string(),
+  costCents: z.number().int(),
+  /** The day of the work order it was last on. */
+  day: z.string(),
+});
+export type UsedPart = z.infer<typeof usedPart>;
+
 export const sourcingRoutes = {
+  usedParts: route({
+    method: "get",
+    path: "/api/used-parts",
+    area: "sourcing",
+    rate: { most: 600, minutes: 10 },
+    summary: "Parts used before, by the words of their names; none for who may not see cost",
+    query: z.object({ words: textField(80) }),
+    answer: z.object({ parts: z.array(usedPart) }),
+  }),
+  takeOffers: route({
+    method: "post",
+    path: "/api/work-orders/:id/offers",
+    area: "sourcing",
+    rate: { most: 240, minutes: 10 },
+    summary: "Price parts of a quote by what a supplier asks today; the same asking is taken once",
+    params: idParams,
+    body: z.strictObject({
+      askId: idField,
+      lineIds: z.array(idField).min(1).max(200),
+      /** Left out: the supplier the business buys from first. */
+      supplierId: textField(60).min(1).nullish(),
+    }),
+    answer: z.object({ workOrder: workOrderView, without: z.array(z.string()) }),
+  }),
   askSupplier: route({
     method: "get",
     path: "/api/work-orders/:id/part-offers",

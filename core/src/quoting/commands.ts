@@ -33,6 +33,7 @@ import {
   tieFindings,
   type QuotingContext,
 } from "./quoteChanges";
+import { addStockPart, takeFromVan, takeOffer, type StockContext } from "./addStockPart";
 import { addOperation } from "./addOperation";
 import {
   addDiscount,
@@ -54,6 +55,7 @@ import {
 } from "./editQuote";
 import {
   addDiscountSchema,
+  addStockPartSchema,
   copyLineSchema,
   editJobSchema,
   editLineSchema,
@@ -64,6 +66,8 @@ import {
   removeDiscountSchema,
   setValidUntilSchema,
   splitLineSchema,
+  takeFromVanSchema,
+  takeOfferSchema,
   useOfferSchema,
   useTodaysRulesSchema,
 } from "./editSchemas";
@@ -74,6 +78,7 @@ import { addVisitFee, addVisitFeeSchema, type VisitFeeContext } from "./visitFee
 
 const rule = ruleFor<QuoteSlice, Omit<QuoteSlice, "taxExempt">, QuotingContext>();
 const pricingRule = ruleFor<QuoteSlice & PaymentSlice, Omit<QuoteSlice, "taxExempt">, PricingContext>();
+const stockRule = ruleFor<QuoteSlice, Pick<QuoteSlice, "jobs">, StockContext>();
 const feeRule = ruleFor<QuoteSlice, Pick<QuoteSlice, "jobs">, VisitFeeContext>();
 
 export const quotingRules = {
@@ -156,6 +161,9 @@ export const quotingRules = {
     apply: setValidUntil,
   }),
   followTaxes: pricingRule({ schema: followTaxesSchema, kind: "intention", apply: followTaxes }),
+  addStockPart: stockRule({ schema: addStockPartSchema, kind: "intention", apply: addStockPart }),
+  takeFromVan: stockRule({ schema: takeFromVanSchema, kind: "intention", apply: takeFromVan }),
+  takeOffer: rule({ schema: takeOfferSchema, kind: "intention", source: "server", apply: takeOffer }),
   useTodaysRules: pricingRule({
     schema: useTodaysRulesSchema,
     kind: "intention",

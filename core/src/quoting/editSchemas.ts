@@ -101,3 +101,27 @@ export const followTaxesSchema = z.strictObject({
 export const useTodaysRulesSchema = z.strictObject({ type: z.literal("useTodaysRules") });
 /** Puts back a line or a job that was taken off. */
 export const putBackSchema = z.strictObject({ type: z.literal("putBack"), id: uuid });
+/** Puts a part of a van on a job. */
+export const addStockPartSchema = z.strictObject({
+  type: z.literal("addStockPart"),
+  jobId: uuid,
+  lineId: uuid,
+  itemId: name,
+  quantity: decimal,
+});
+/** Says that parts are the van's, at what they cost there. */
+export const takeFromVanSchema = z.strictObject({
+  type: z.literal("takeFromVan"),
+  parts: z
+    .array(z.strictObject({ lineId: uuid, itemId: name }))
+    .min(1)
+    .max(100),
+});
+/** What the server records after a supplier was asked. */
+export const takeOfferSchema = z.strictObject({
+  type: z.literal("takeOffer"),
+  lineId: uuid,
+  supplierId: name,
+  costCents: cents,
+  at: z.iso.datetime(),
+});

@@ -10,6 +10,7 @@ import { USUAL_REQUESTS, requestSettings } from "../requests/requestSettings";
 import { crewMember } from "../schedule/crewMember";
 import { USUAL_VISITS, visitSettings } from "../visits/visitSettings";
 import { moneyRules } from "../quoting/moneyRules";
+import { stockItem } from "../stock/stockItem";
 import { ownersInterval } from "../servicing/ownersInterval";
 
 /** Lists of the settings that several people change; each change counts its list's version up. */
@@ -26,6 +27,7 @@ const listVersions = z.object({
   requests: version,
   inspection: version,
   pricing: version,
+  stock: version,
 });
 export type ListName = keyof z.infer<typeof listVersions>;
 const FIRST_VERSIONS = {
@@ -40,6 +42,7 @@ const FIRST_VERSIONS = {
   requests: 1,
   inspection: 1,
   pricing: 1,
+  stock: 1,
 };
 
 const RECEIPT_LINK_MONTHS = 18;
@@ -66,12 +69,14 @@ export const businessSettings = z.object({
   visits: visitSettings.default(USUAL_VISITS),
   messages: messageSettings.default(USUAL_MESSAGES),
   requests: requestSettings.default(USUAL_REQUESTS),
+  /** What is on the vans. */
+  stock: z.array(stockItem).default([]),
   /** How long a receipt can be opened by the link it was sent with. */
   receiptLinkMonths: z.number().int().positive().default(RECEIPT_LINK_MONTHS),
 });
 export type BusinessSettings = z.infer<typeof businessSettings>;
 
-type Newer = "versions" | "receiptLinkMonths" | "crew" | "visits" | "messages" | "requests" | "sheets";
+type Newer = "versions" | "receiptLinkMonths" | "crew" | "visits" | "messages" | "requests" | "sheets" | "stock";
 type Stored = Omit<BusinessSettings, Newer | "inspection" | "concerns"> &
   Partial<Pick<BusinessSettings, Exclude<Newer, "versions">>> & {
     versions?: Partial<BusinessSettings["versions"]>;
@@ -83,7 +88,7 @@ type Stored = Omit<BusinessSettings, Newer | "inspection" | "concerns"> &
 /** Settings as they were stored, brought forward: a list that had no version yet is at its first. */
 export function upgradeSettings(stored: Stored): BusinessSettings {
   const { versions = {}, receiptLinkMonths = RECEIPT_LINK_MONTHS, crew = [], visits = USUAL_VISITS } = stored;
-  const { messages = USUAL_MESSAGES, requests = USUAL_REQUESTS } = stored;
+  const { messages = USUAL_MESSAGES, requests = USUAL_REQUESTS, stock = [] } = stored;
   const members = crew.map((member) => crewMember.parse(member));
   return {
     ...stored,
@@ -93,6 +98,7 @@ export function upgradeSettings(stored: Stored): BusinessSettings {
     visits,
     messages,
     requests,
+    stock,
     concerns: stored.concerns.map((phrase) => concernPhrase.parse(phrase)),
     ...upgradeInspection(stored.inspection, stored.sheets),
   };

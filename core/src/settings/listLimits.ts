@@ -9,4 +9,5 @@ export const LIST_LIMITS = {
   crew: 200,
   inspection: 400,
   sheets: 40,
+  stock: 3000,
 } as const;

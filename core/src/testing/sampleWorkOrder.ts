@@ -64,9 +64,12 @@ export const SETTINGS: BusinessSettings = {
     visits: 1,
     messages: 1,
     requests: 1,
-    inspection: 1, pricing: 1
+    inspection: 1,
+    pricing: 1,
+    stock: 1,
   },
   crew: [],
+  stock: [],
   visits: USUAL_VISITS,
   messages: USUAL_MESSAGES,
   requests: USUAL_REQUESTS,

@@ -47,7 +47,7 @@ export function ledgerOf(state: WorkOrderState, before: WorkOrderState | null = 
   const changed = (...slices: (keyof WorkOrderState)[]): boolean =>
     before === null || slices.some((slice) => state[slice] !== before[slice]);
   return {
-    ...(changed("jobs", "payments", "taxExempt", "rules") ? { bills: billsOf(state) } : {}),
+    ...(changed("jobs", "payments", "taxExempt", "rules", "discounts", "payers") ? { bills: billsOf(state) } : {}),
     ...(changed("payments") ? { payments: paymentsOf(state) } : {}),
     ...(changed("approvals") ? { approvals: approvalsOf(state), approval_answers: answersOf(state) } : {}),
     ...(changed("orders", "received") ? { ordered_parts: orderedPartsOf(state) } : {}),

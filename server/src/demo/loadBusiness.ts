@@ -20,6 +20,9 @@ export async function loadBusiness({ deps, businessId, people }: DemoRun): Promi
     const passwordHash = await hashPassword(password);
     await Person.create({ businessId, id, ...person, rights: [...rights], passwordHash, demoPassword: password });
   }
+  // The demo says by login whose van it is.
+  const stock = SETTINGS.stock.map((item) => ({ ...item, personId: people.get(item.personId) ?? item.personId }));
+  await Business.update({ settings: upgradeSettings({ ...SETTINGS, stock }) }, { where: { id: businessId } });
   await SupplierRow.create({
     businessId,
     id: SUPPLIER.id,

@@ -23,6 +23,7 @@ import {
   changeReceiptLinks,
   changeMessages,
   changeRequests,
+  changeStock,
   changeVisits,
   keepPhrase,
 } from "./service";
@@ -95,6 +96,7 @@ export function settingsRoutes(mounting: Mounting, { config, db, rules }: Deps):
   mounting.route(routes.changeInspection, ({ scope, body }) => changeInspection(db, scope.businessId, body));
   mounting.route(routes.changeIntervals, ({ scope, body }) => changeIntervals(db, scope.businessId, body));
   mounting.route(routes.changePricing, ({ scope, body }) => changePricing(db, scope, body));
+  mounting.route(routes.changeStock, ({ scope, body }) => changeStock(db, scope, body));
   mounting.route(routes.changeLabor, ({ scope, body }) => changeLabor(db, scope.businessId, body));
   mounting.route(routes.changePay, ({ scope, body }) => changePay(db, scope, body));
   mounting.route(routes.changeVisits, ({ scope, body }) => changeVisits(db, scope.businessId, body));

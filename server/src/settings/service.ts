@@ -143,6 +143,22 @@ export async function changePricing(
 }
 
 /**
+ * Changes what is on the vans, part by part.
+ * @throws {AppError} as `changeConcerns`; `rights/missing` for who may not see cost.
+ */
+export async function changeStock(
+  db: Sequelize,
+  { businessId, actor }: Scope,
+  { version, stock: changes }: BodyOf<typeof routes.changeStock>,
+): Promise<Pick<BusinessSettings, "stock">> {
+  requireCost(actor);
+  const { stock } = await changeList(db, businessId, "stock", (settings) => ({
+    stock: changed(settings.stock, changes, idOf, version === settings.versions.stock, LIST_LIMITS.stock),
+  }));
+  return { stock };
+}
+
+/**
  * Changes how people are paid, person by person. Work orders that are open keep the pay they were opened with.
  * @throws {AppError} as `changeConcerns`; `rights/missing` for who may not see cost.
  */

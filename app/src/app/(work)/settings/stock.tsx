@@ -1,0 +1,1 @@
+export { StockSettings as default } from "../../../settings/StockSettings";

@@ -1,0 +1,86 @@
+import { StyleSheet, View } from "react-native";
+import { v7 as uuid } from "uuid";
+import type { Job } from "@mechanon/core";
+import type { WorkOrderView } from "@mechanon/contract";
+import { useFitter } from "../jobLibrary/useFitter";
+import { useBusiness, useRight, type Business } from "../session/useSession";
+import { sendCommand } from "../sync/give";
+import { Button } from "../ui/Button";
+import { SPACE } from "../ui/theme";
+import { fitOf, partChoices, usedPartLine, type PartChoice } from "./partChoices";
+import { useUsedParts } from "./useUsedParts";
+
+interface PartFinderProps {
+  typed: string;
+  quantity: number;
+  job: Job;
+  view: WorkOrderView;
+  onDone: () => void;
+}
+
+/** Parts by what is typed: on the van, kept ready, used before; one tap puts one on the job. */
+export function PartFinder(props: PartFinderProps) {
+  const business = useBusiness();
+  return business ? <Found {...props} business={business} /> : null;
+}
+
+function Found({ typed, quantity, job, view, business, onDone }: PartFinderProps & { business: Business }) {
+  const add = useAddPart(view, job, business);
+  const used = useUsedParts(typed);
+  const mayPrice = useRight("changePrices");
+  const choices = partChoices(typed, business.settings.stock, business.library, mayPrice ? used : [], view.state.rules);
+  return (
+    <View style={styles.list}>
+      {choices.map((choice) => (
+        <Button
+          key={choice.key}
+          label={`${choice.title}: ${choice.why.charAt(0).toLowerCase()}${choice.why.slice(1)}`}
+          onPress={() => {
+            add(choice, quantity);
+            onDone();
+          }}
+        />
+      ))}
+    </View>
+  );
+}
+
+/** Puts a part on a job, from wherever it comes. */
+export function useAddPart(
+  view: WorkOrderView,
+  job: Job,
+  business: Business,
+): (choice: PartChoice, quantity: number) => void {
+  const { facts, isAfterHours } = useFitter(view, business);
+  const { id: workOrderId, rules } = view.state;
+  return (choice, quantity) => {
+    const lineId = uuid();
+    switch (choice.from) {
+      case "van":
+        return sendCommand(workOrderId, {
+          type: "addStockPart",
+          jobId: job.id,
+          lineId,
+          itemId: choice.item.id,
+          quantity,
+        });
+      case "library":
+        return sendCommand(workOrderId, {
+          type: "addPart",
+          jobId: job.id,
+          lineId,
+          libraryJobId: choice.libraryJobId,
+          libraryLineId: choice.libraryLineId,
+          fit: fitOf({ facts, isAfterHours, positions: [], variantId: null }),
+        });
+      case "before":
+        return sendCommand(workOrderId, {
+          type: "addLine",
+          jobId: job.id,
+          line: usedPartLine(lineId, choice.title, choice.used, quantity, rules),
+        });
+    }
+  };
+}
+
+const styles = StyleSheet.create({ list: { gap: SPACE.xs } });
