@@ -33,7 +33,7 @@ export function Frame({ children }: { children: ReactNode }) {
   return (
     <View style={[styles.frame, { backgroundColor: colors.paper, flexDirection: isWide ? "row" : "column" }]}>
       {isWide ? <Bar path={path} isWide /> : null}
-      {isWide && path !== "/calendar" ? (
+      {isWide && !takesTheWholeWidth(path) ? (
         <View style={[styles.day, { borderColor: colors.hairline }]} role="complementary" aria-label="Day">
           <DayRoad compact />
         </View>
@@ -46,6 +46,11 @@ export function Frame({ children }: { children: ReactNode }) {
       {helpOpen ? <KeyHelp onClose={() => setHelpOpen(false)} /> : null}
     </View>
   );
+}
+
+/** The calendar is the day itself; a quote as a table has what it is about at its own sides. */
+function takesTheWholeWidth(path: string): boolean {
+  return path === "/calendar" || /^\/work\/[^/]+\/quote$/.test(path);
 }
 
 function Bar({ path, isWide }: { path: string; isWide: boolean }) {

@@ -16,6 +16,7 @@ export const KEYS = [
   { key: "m", does: "Calendar: move it there" },
   { key: "k", does: "Calendar: lock the picked visit, or unlock it" },
   { key: "u", does: "Calendar: take the last move back" },
+  { key: "q", does: "The quote of the sheet as a table" },
   { key: "Esc", does: "Out of a field, so that letters are keys again" },
   { key: "?", does: "This list" },
 ] as const;

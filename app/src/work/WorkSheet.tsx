@@ -49,6 +49,7 @@ interface SheetProps {
 }
 
 function Sheet({ view, business, asOf }: SheetProps & { asOf: string | null }) {
+  const router = useRouter();
   const isWide = useIsWide();
   const today = useToday();
   const facts = useCarFacts(view);
@@ -60,6 +61,7 @@ function Sheet({ view, business, asOf }: SheetProps & { asOf: string | null }) {
   useHotkeys("a", next.act, [next]);
   useHotkeys("j", () => open("quote"));
   useHotkeys("b", () => open("visits"));
+  useHotkeys("q", () => router.navigate(`/work/${view.state.id}/quote`));
   const sections = WORK_ORDER_SECTIONS.map(({ name, title, line, standsOpen, Body }): SheetSection => ({
     name,
     title,
