@@ -268,7 +268,7 @@ export { readMoney, showMoney } from "./money/money";
 export { nextActLabel } from "./workOrders/nextActLabel";
 export { showWhole } from "./text/showWhole";
 export { carMarks, showMiles, showVehicle } from "./vehicles/vehicleName";
-export { approvedJobs, standingAnswer } from "./approvals/standing";
+export { approvedJobs, isAsked, standingAnswer } from "./approvals/standing";
 export { askedQuote, jobTotals, quoteTotalCents } from "./quoting/totals";
 export { priceFromTo } from "./quoting/priceFromTo";
 export { amountOf, showAmount } from "./quoting/amountOf";
@@ -289,6 +289,7 @@ export {
 export { isSameNumber, stockByCode } from "./stock/stockByCode";
 export { stockItem, type StockItem } from "./stock/stockItem";
 export { stockPriceCents } from "./stock/redactStock";
+export { compareQuotes, type ComparedLine } from "./quoting/compareQuotes";
 export { lineAnew } from "./quoting/lineAnew";
 export { lawfulTaxes, taxPlaceOf } from "./quoting/lawfulTaxes";
 export { leftPerHourCents, marginStanding, marginsOf, type Margin, type MarginStanding } from "./quoting/margin";

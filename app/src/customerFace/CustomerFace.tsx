@@ -2,7 +2,7 @@ import { Redirect, useRouter } from "expo-router";
 import { useState } from "react";
 import { StyleSheet, View } from "react-native";
 import { v7 as uuid } from "uuid";
-import { approversOf, showMoney, showVehicle, type Signature } from "@mechanon/core";
+import { approversOf, say, showDateIn, showMoney, showVehicle, type Signature } from "@mechanon/core";
 import type { WorkOrderView } from "@mechanon/contract";
 import { errorWords } from "../api/problem";
 import { useBusiness, useMe, type Business } from "../session/useSession";
@@ -115,6 +115,11 @@ function QuoteToSign({ view, business, onSigned, onBack }: QuoteToSignProps) {
       <Words>{[customer?.name, showVehicle(vehicle)].filter(Boolean).join(", ")}</Words>
       <FoundHere view={view} business={business} />
       <Heading level={2}>What it takes</Heading>
+      {view.state.validUntil ? (
+        <Words tone="muted" figures>
+          {say("en", "paper.goodUntil", { day: showDateIn("en", `${view.state.validUntil}T12:00:00Z`, "utc") })}
+        </Words>
+      ) : null}
       {quote.jobs.length === 0 ? <Words tone="muted">There is nothing to decide at the moment.</Words> : null}
       {quote.jobs.map((job) => (
         <JobToAnswer

@@ -1,6 +1,6 @@
 import { useState } from "react";
 import {
-  CUSTOMER_PAYER,
+  isAsked,
   creditsOf,
   jobTotals,
   priceWorkOrder,
@@ -12,7 +12,7 @@ import {
 /** The customer's answers as they are chosen, and what they come to. */
 export function useAnswers(state: WorkOrderState) {
   const [answers, setAnswers] = useState<Record<string, Answer>>({});
-  const jobs = state.jobs.filter(({ finishedAt }) => finishedAt === null);
+  const jobs = state.jobs.filter(isAsked);
   const chosen = (jobId: string): Answer | null =>
     answers[jobId] ?? state.jobs.find((job) => job.id === jobId)?.answer?.value ?? null;
   // Prices as they are with these answers: a diagnosis comes off the repair only where neither is declined.
@@ -21,7 +21,6 @@ export function useAnswers(state: WorkOrderState) {
   const totals = jobTotals(answered);
   const credits = creditsOf(answered);
   const priced = priceWorkOrder(answered, "approved");
-  const payer = priced.payers.find((candidate) => candidate.id === CUSTOMER_PAYER);
   return {
     /** Jobs that are to be answered. */
     jobs,
@@ -31,8 +30,8 @@ export function useAnswers(state: WorkOrderState) {
     choose: (jobId: string, answer: Answer): void => setAnswers((before) => ({ ...before, [jobId]: answer })),
     unanswered: jobs.filter((job) => chosen(job.id) === null).map(({ title }) => title),
     isAgreeing: asChosen.some(({ answer }) => answer?.value === "yes"),
-    suppliesCents: payer?.supplies ?? 0,
-    taxCents: Object.values(payer?.taxes ?? {}).reduce((sum, tax) => sum + tax, 0),
+    suppliesCents: priced.payers.reduce((sum, { supplies }) => sum + supplies, 0),
+    taxCents: priced.payers.flatMap(({ taxes }) => Object.values(taxes)).reduce((sum, tax) => sum + tax, 0),
     totalCents: priced.total,
   };
 }

@@ -151,6 +151,13 @@ function CallSheet({ business }: { business: Business }) {
             typed={draft.concernTyped}
             onChange={({ picked, typed }) => change({ concerns: picked, concernTyped: typed })}
           />
+          {draft.copiesFrom ? (
+            <Notice
+              kind="note"
+              text={`The jobs of quote ${draft.copiesFrom.number} come along, fitted to the car and at the prices of today.`}
+              action={{ label: "Leave them", onPress: () => change({ copiesFrom: null }) }}
+            />
+          ) : null}
           <WantedJobs draft={draft} business={business} wanted={wanted} change={change} />
           {faults.jobs ? <Notice text={faults.jobs} /> : null}
         </View>

@@ -49,6 +49,8 @@ export interface Draft extends CarSearch {
   jobs: WantedJob[];
   /** What becomes of a quote that is open on the car: a new one beside it, or its jobs copied; null: not said yet. */
   openQuote: { workOrderId: string; way: "anew" | "copy" } | null;
+  /** A quote of another car whose jobs are taken over; null: none. */
+  copiesFrom: { workOrderId: string; number: number } | null;
   /** Work put off that is taken along, by library job. */
   takeAlong: string[];
   /** The day, length and mechanic wanted, and the time once one is picked. */
@@ -86,6 +88,7 @@ export function emptyDraft(): Draft {
     ...emptyCarSearch(),
     jobs: [],
     openQuote: null,
+    copiesFrom: null,
     takeAlong: [],
     wish: anyTime(),
     slot: null,
@@ -95,12 +98,13 @@ export function emptyDraft(): Draft {
 
 /** Whether anything of a call was written down already. */
 export function isBegun(draft: Draft): boolean {
-  const { known, name, knownFrom, phone, street, email, concerns, concernTyped, jobs, car, wish } = draft;
+  const { known, name, knownFrom, phone, street, email, concerns, concernTyped, jobs, car, wish, copiesFrom } = draft;
   return (
     [name, knownFrom, phone, street, email, concernTyped].some((typed) => typed.trim() !== "") ||
     known !== null ||
     car !== null ||
     concerns.length > 0 ||
+    copiesFrom !== null ||
     jobs.length > 0 ||
     wish.day !== null ||
     typedOfCar(draft) !== ""
@@ -142,7 +146,7 @@ export const useDraft = create<DraftStore>()(
     }),
     {
       name: "mechanon-new-work",
-      version: 6,
+      version: 7,
       migrate: (kept) => ({ draft: upgradeDraft(kept, emptyDraft()), asked: null }),
     },
   ),

@@ -1,3 +1,4 @@
+import type { Job } from "@mechanon/core";
 import type { Customer, Vehicle } from "@mechanon/contract";
 import { carActs } from "../carFinder/carActs";
 import { give } from "../sync/give";
@@ -23,8 +24,13 @@ type CopiedJobs = WorkBegun["copied"];
  * @throws what `call` throws, where a quote is to be copied that is not on this device; nothing is saved then.
  */
 export async function saveDraft(draft: Draft, bodies: DraftBodies, around: WantedAround): Promise<void> {
-  const { openQuote } = draft;
-  const copied = openQuote?.way === "copy" ? await jobsOf(openQuote.workOrderId) : [];
+  const { openQuote, copiesFrom } = draft;
+  const from = [
+    ...(openQuote?.way === "copy" ? [openQuote.workOrderId] : []),
+    ...(copiesFrom ? [copiesFrom.workOrderId] : []),
+  ];
+  const copied: Job[] = [];
+  for (const id of new Set(from)) copied.push(...(await jobsOf(id)));
   await give(actsOf(draft, bodies, copied, around));
 }
 

@@ -10,6 +10,7 @@ import { JobLibrary } from "../jobLibrary/JobLibrary";
 import { KeepJob } from "../jobLibrary/KeepJob";
 import { wholeOrderTitle } from "../jobLibrary/wholeOrderTitle";
 import type { WorkOrderSection, WorkOrderSectionProps } from "../work/workOrderSection";
+import { OtherQuotes } from "./OtherQuotes";
 import { PartsFrom } from "./PartsFrom";
 import { QuoteDiscounts } from "./QuoteDiscounts";
 import { QuoteJob } from "./QuoteJob";
@@ -72,6 +73,7 @@ export function QuoteSection({ view, business, isUnsent }: WorkOrderSectionProps
           <QuoteTotals state={state} />
           {seesCost ? <QuoteMargin view={view} business={business} /> : null}
           <QuoteRules view={view} business={business} />
+          <OtherQuotes view={view} business={business} />
           <Button label="Turn to the customer" onPress={() => router.navigate(`/show/${state.id}`)} />
         </View>
       ) : null}

@@ -56,12 +56,18 @@ export function ReceiptPaper({ receipt, language = "en" }: { receipt: ReceiptVie
         </View>
       ))}
       <View style={styles.job}>
+        {receipt.discountCents ? (
+          <Words tone="muted" figures>
+            {t("receipt.discount", { amount: showMoney(receipt.discountCents) })}
+          </Words>
+        ) : null}
         {receipt.suppliesCents > 0 ? (
           <Row left={t("receipt.supplies")} right={showMoney(receipt.suppliesCents)} />
         ) : null}
         {receipt.taxes.map(({ id, cents }) => (
           <Row key={id} left={t("receipt.tax", { name: id })} right={showMoney(cents)} />
         ))}
+        {receipt.hasOtherTaxes ? <Words tone="muted">{t("receipt.otherTaxes")}</Words> : null}
         <Row strong rule left={t("receipt.total")} right={showMoney(receipt.totalCents)} />
         {receipt.payments.map((payment, index) => (
           <Row

@@ -104,6 +104,7 @@ export function pageOrderSample(over: Partial<PageOrder> = {}): PageOrder {
     fine: [],
     jobs: [],
     totalCents: null,
+    validUntil: null,
     dueCents: 0,
     paidCents: 0,
     receipt: null,

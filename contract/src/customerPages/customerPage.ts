@@ -80,6 +80,8 @@ const pageOrder = z.object({
   ),
   /** With taxes; null: there is no quote. */
   totalCents: z.number().int().nullable(),
+  /** The last day the quote is good for; null: no end, or nothing of it is open. */
+  validUntil: z.string().nullable().default(null),
   dueCents: z.number().int(),
   paidCents: z.number().int(),
   /** The address of the receipt that was sent; null: none, or it ended. */

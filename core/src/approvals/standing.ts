@@ -18,7 +18,12 @@ export function standingAnswer(job: Job, totalCents: number): Answer | null {
 export const approvedJobs = oncePerQuote((quote) => jobsAnswered(quote, "yes"));
 
 /** The jobs the customer has to be asked about. */
-export const openJobs = oncePerQuote((quote) => jobsAnswered(quote, null));
+export const openJobs = oncePerQuote((quote) => jobsAnswered(quote, null).filter(isAsked));
+
+/** Whether the customer is asked about a job: one with nothing in it yet is not, one that is finished is no more. */
+export function isAsked({ lines, finishedAt }: Pick<Job, "lines" | "finishedAt">): boolean {
+  return lines.length > 0 && finishedAt === null;
+}
 
 function jobsAnswered(quote: QuoteSlice, wanted: Answer | null): Job[] {
   const totals = jobTotals(quote);

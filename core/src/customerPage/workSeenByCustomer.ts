@@ -1,4 +1,4 @@
-import { standingAnswer } from "../approvals/standing";
+import { openJobs, standingAnswer } from "../approvals/standing";
 import type { CarFacts } from "../laborGuide/carFacts";
 import { isBad, type BadGrade, type Finding, type InspectionSlice } from "../inspection/slice";
 import { worstFirst } from "../inspection/offers";
@@ -55,6 +55,8 @@ export interface WorkSeen {
   jobs: { title: string; totalCents: number; answer: "yes" | "later" | "no" | null; isDone: boolean }[];
   /** With taxes; null: there is no quote. */
   totalCents: number | null;
+  /** The last day the quote is good for; null: no end, or nothing of it is open. */
+  validUntil: string | null;
   dueCents: number;
   paidCents: number;
 }
@@ -75,6 +77,7 @@ type Seen = InspectionSlice & QuoteSlice & PaymentSlice & PictureSlice;
 export function workSeenByCustomer(state: Seen, { isShown, ...by }: SeenBy): WorkSeen {
   const totals = jobTotals(state);
   const jobs = state.jobs
+    .filter(({ lines, answer }) => lines.length > 0 || answer !== null)
     .map((job) => ({
       title: job.title,
       totalCents: totals.get(job.id) ?? 0,
@@ -90,6 +93,7 @@ export function workSeenByCustomer(state: Seen, { isShown, ...by }: SeenBy): Wor
       : [],
     jobs,
     totalCents: isShown && state.jobs.length > 0 ? quoteTotalCents(state) : null,
+    validUntil: isShown && openJobs(state).length > 0 ? (state.validUntil ?? null) : null,
     dueCents,
     paidCents,
   };

@@ -215,6 +215,8 @@ export const ENGLISH = {
   "receipt.approvedBy": "Approved by {name}",
   "receipt.approvedByOn": "Approved by {name}, {day}",
   "receipt.signature": "Signature of {name}",
+  "receipt.discount": "Taken off above: {amount}",
+  "receipt.otherTaxes": "The law changed the taxes; they are those of the day of sale.",
   "receipt.credit": "Less {amount} of the diagnosis",
   "receipt.card": "Card ending {digits}, {day}",
   "receipt.cardAuthorized": "Card ending {digits}, {day}, authorization {code}",
@@ -224,6 +226,9 @@ export const ENGLISH = {
   "receipt.hours": "{hours} h",
 
   "paper.customersPart": "{what}, brought by the customer, without our warranty",
+  "paper.rebuilt": "{what}, rebuilt",
+  "paper.used": "{what}, used",
+  "paper.goodUntil": "Good until {day}",
   "paper.included": "{what} (included: {steps})",
 
   "photo.tooLarge": "This file is larger than 40 MB. It was not kept; send a smaller one.",

@@ -216,6 +216,8 @@ export const SPANISH: Record<WordKey, string> = {
   "receipt.approvedBy": "Aprobado por {name}",
   "receipt.approvedByOn": "Aprobado por {name}, {day}",
   "receipt.signature": "Firma de {name}",
+  "receipt.discount": "Descontado arriba: {amount}",
+  "receipt.otherTaxes": "La ley cambió los impuestos; son los del día de la venta.",
   "receipt.credit": "Menos {amount} del diagnóstico",
   "receipt.card": "Tarjeta terminada en {digits}, {day}",
   "receipt.cardAuthorized": "Tarjeta terminada en {digits}, {day}, autorización {code}",
@@ -225,6 +227,9 @@ export const SPANISH: Record<WordKey, string> = {
   "receipt.hours": "{hours} h",
 
   "paper.customersPart": "{what}, pieza del cliente, sin nuestra garantía",
+  "paper.rebuilt": "{what}, reacondicionado",
+  "paper.used": "{what}, usado",
+  "paper.goodUntil": "Válido hasta el {day}",
   "paper.included": "{what} (incluye: {steps})",
 
   "photo.tooLarge": "Este archivo pesa más de 40 MB. No se guardó; envíe uno más pequeño.",

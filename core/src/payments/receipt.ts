@@ -3,8 +3,9 @@ import { z } from "zod";
 import { signature, type ApprovalSlice } from "../approvals/slice";
 import { approvedJobs } from "../approvals/standing";
 import type { Language } from "../languages/language";
-import { CUSTOMER_PAYER, creditsOf } from "../quoting/priceWorkOrder";
+import { creditsOf } from "../quoting/priceWorkOrder";
 import { paperWords } from "../quoting/paperWords";
+import type { PricedQuote } from "../quoting/price/priceQuote";
 import type { QuoteSlice } from "../quoting/slice";
 import { approvedQuote, balanceOf } from "./balance";
 import { payment, type PaymentSlice } from "./slice";
@@ -22,8 +23,12 @@ export const receiptContent = z.object({
       lines: z.array(z.object({ description: z.string(), quantity: z.string(), netCents: cents })),
     }),
   ),
+  /** What discounts took off, in the prices above already; absent in what was kept before there were any. */
+  discountCents: cents.optional(),
   suppliesCents: cents,
   taxes: z.array(z.object({ id: z.string(), cents })),
+  /** The law changed the taxes after the quote was begun: they are those of the day of sale. */
+  hasOtherTaxes: z.boolean().optional(),
   totalCents: cents,
   paidCents: cents,
   dueCents: cents,
@@ -39,9 +44,10 @@ export function receiptOf(state: QuoteSlice & ApprovalSlice & PaymentSlice, lang
   const priced = approvedQuote(state);
   const nets = new Map(priced.lines.map((line) => [line.id, line.net]));
   const totals = new Map(priced.jobs.map((job) => [job.id, job.total]));
-  const payer = priced.payers.find(({ id }) => id === CUSTOMER_PAYER);
   const balance = balanceOf(state);
   const credits = creditsOf(state);
+  const creditCents = priced.jobs.reduce((sum, { id }) => sum + (credits.get(id)?.cents ?? 0), 0);
+  const discountCents = priced.payers.reduce((sum, { discount }) => sum + discount, 0) - creditCents;
   const signed = [...state.approvals].reverse().find(({ way }) => way === "signed");
   return {
     jobs: approvedJobs(state).map((job) => ({
@@ -54,8 +60,10 @@ export function receiptOf(state: QuoteSlice & ApprovalSlice & PaymentSlice, lang
         netCents: nets.get(line.id) ?? 0,
       })),
     })),
-    suppliesCents: payer?.supplies ?? 0,
-    taxes: Object.entries(payer?.taxes ?? {}).map(([id, taxCents]) => ({ id, cents: taxCents })),
+    ...(discountCents > 0 ? { discountCents } : {}),
+    suppliesCents: priced.payers.reduce((sum, { supplies }) => sum + supplies, 0),
+    taxes: taxesOf(priced),
+    ...(state.taxesBefore ? { hasOtherTaxes: true } : {}),
     totalCents: balance.totalCents,
     paidCents: balance.paidCents,
     dueCents: balance.dueCents,
@@ -67,6 +75,12 @@ export function receiptOf(state: QuoteSlice & ApprovalSlice & PaymentSlice, lang
     ),
     signature: signed ? { name: signed.name, strokes: signed.signature, at: signed.at } : null,
   };
+}
+
+/** Each tax once, of all payers together. */
+function taxesOf({ payers }: PricedQuote): ReceiptContent["taxes"] {
+  const ids = [...new Set(payers.flatMap(({ taxes }) => Object.keys(taxes)))];
+  return ids.map((id) => ({ id, cents: payers.reduce((sum, { taxes }) => sum + (taxes[id] ?? 0), 0) }));
 }
 
 const creditOf = (creditCents: number | undefined): { creditCents?: number } =>

@@ -43,8 +43,10 @@ export function receiptPdf(receipt: ReceiptView, language: Language = "en"): Pro
     doc.moveDown(0.3);
   }
   rule();
+  if (receipt.discountCents) say(t("receipt.discount", { amount: showMoney(receipt.discountCents) }));
   if (receipt.suppliesCents > 0) row(t("receipt.supplies"), receipt.suppliesCents);
   for (const tax of receipt.taxes) row(t("receipt.tax", { name: tax.id }), tax.cents);
+  if (receipt.hasOtherTaxes) say(t("receipt.otherTaxes"));
   row(t("receipt.total"), receipt.totalCents, "bold");
   for (const payment of receipt.payments)
     row(paymentWords(language, payment, receipt.business.timeZone, true), -payment.amountCents);

@@ -1,5 +1,5 @@
 import { Linking, StyleSheet, View } from "react-native";
-import { showMoney } from "@mechanon/core";
+import { showDateIn, showMoney } from "@mechanon/core";
 import { customerPageRoutes as routes, type CustomerPage, type PageOrder } from "@mechanon/contract";
 import { addressOf } from "../../api/call";
 import { Button } from "../../ui/Button";
@@ -76,8 +76,8 @@ function Found({ order: { id, found, fine }, token, page }: { order: PageOrder; 
   );
 }
 
-function Work({ order: { jobs, totalCents, dueCents, paidCents } }: { order: PageOrder }) {
-  const { t } = useSpeaking();
+function Work({ order: { jobs, totalCents, validUntil, dueCents, paidCents } }: { order: PageOrder }) {
+  const { language, t } = useSpeaking();
   if (jobs.length === 0) return null;
   return (
     <View style={styles.list}>
@@ -91,6 +91,11 @@ function Work({ order: { jobs, totalCents, dueCents, paidCents } }: { order: Pag
         </View>
       ))}
       {totalCents === null ? null : <Row strong rule left={t("mine.total")} right={showMoney(totalCents)} />}
+      {validUntil === null ? null : (
+        <Words tone="muted" figures>
+          {t("paper.goodUntil", { day: showDateIn(language, `${validUntil}T12:00:00Z`, "utc") })}
+        </Words>
+      )}
       {paidCents > 0 ? <Row left={t("mine.paid")} right={showMoney(paidCents)} /> : null}
       {dueCents > 0 ? <Row strong left={t("mine.due")} right={showMoney(dueCents)} /> : null}
     </View>
