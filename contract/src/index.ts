@@ -13,7 +13,7 @@ export { type CustomerSheetView, type CustomerVisit } from "./customers/sheet";
 export { emailField, phoneField, textField } from "./fields";
 export { type ReceiptView, receiptPageRoutes } from "./payments/receiptPage";
 export { type Message, type MessageStatus } from "./messages/message";
-export { type MessageNews, type OpenMessage } from "./messages/routes";
+export { type MessageNews, type OpenMessage, type QuoteToCall } from "./messages/routes";
 export { PHOTO_TYPES, type MediaType } from "./photos/photoTypes";
 export { MOST_CLIP_SECONDS, MOST_PHOTO_BYTES } from "./photos/routes";
 export { OLDEST_PROTOCOL, PERSON_HEADER, PROTOCOL, PROTOCOL_HEADER } from "./protocol";

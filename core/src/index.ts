@@ -290,6 +290,8 @@ export { isSameNumber, stockByCode } from "./stock/stockByCode";
 export { stockItem, type StockItem } from "./stock/stockItem";
 export { stockPriceCents } from "./stock/redactStock";
 export { compareQuotes, type ComparedLine } from "./quoting/compareQuotes";
+export { upgradeMessages } from "./messages/messageSettings";
+export { isToCall, nudgeDue } from "./messages/nudges";
 export { lineAnew } from "./quoting/lineAnew";
 export { lawfulTaxes, taxPlaceOf } from "./quoting/lawfulTaxes";
 export { leftPerHourCents, marginStanding, marginsOf, type Margin, type MarginStanding } from "./quoting/margin";

@@ -14,6 +14,7 @@ import { SPACE } from "../ui/theme";
 import { useIsWide } from "../ui/useIsWide";
 import { WaitingRows } from "../ui/WaitingRows";
 import { Words } from "../ui/Words";
+import { CallList } from "./CallList";
 import { useOpenWork } from "./useOpenWork";
 import { WAIT_WORDS } from "./waitWords";
 import { WorkOrderLine } from "./WorkOrderLine";
@@ -44,6 +45,7 @@ export function OpenWork({ title }: { title: string }) {
     <Screen title={title}>
       <Heading level={1}>Open work</Heading>
       <AsOf answeredAt={answeredAt} />
+      <CallList />
       <Choices label="Waits for" options={options} value={filter} onChoose={setFilter} />
       {error && !isAnswered ? (
         <Notice text={errorWords(error)} action={{ label: "Try again", onPress: refetch }} />

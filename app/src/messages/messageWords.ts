@@ -14,6 +14,7 @@ export const KIND_WORDS: Readonly<Record<MessageKind, string>> = {
   earlier: "An earlier time",
   onMyWay: "On my way",
   quoted: "What we found",
+  nudge: "Reminder of the quote",
   late: "We run late",
   done: "Done",
   receipt: "Receipt",

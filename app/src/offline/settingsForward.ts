@@ -1,14 +1,19 @@
-import { inspectionSheet, upgradeInspection } from "@mechanon/core";
+import { inspectionSheet, upgradeInspection, upgradeMessages } from "@mechanon/core";
 import { z } from "zod";
 
-const settingsBefore = z.looseObject({ inspection: z.array(z.unknown()), sheets: z.array(inspectionSheet).optional() });
+const settingsBefore = z.looseObject({ inspection: z.array(z.unknown()), sheets: z.array(inspectionSheet).optional(), messages: z.unknown().optional() });
 const businessBefore = z.looseObject({ settings: settingsBefore });
 
 /** Settings as an app of any version kept them, as they are now; what is none comes back as it is, to be refused. */
 export function settingsForward(kept: unknown): unknown {
   const read = settingsBefore.safeParse(kept);
   if (!read.success) return kept;
-  return { ...read.data, ...upgradeInspection(read.data.inspection, read.data.sheets) };
+  const { inspection, sheets, messages } = read.data;
+  return {
+    ...read.data,
+    ...upgradeInspection(inspection, sheets),
+    ...(messages === undefined ? {} : { messages: upgradeMessages(messages) }),
+  };
 }
 
 /** The business the same way. */

@@ -123,6 +123,12 @@ function Messages({ business }: { business: Business }) {
         label="Late is so many minutes behind, with nobody on the way"
         inputMode="numeric"
       />
+      <FormField
+        control={control}
+        name="nudges"
+        label="A quote nobody answered is asked about after so many days"
+        hint="2, 5; then it stands on the list of whom to call; empty: never"
+      />
       {MESSAGE_KINDS.map((kind) =>
         open === kind ? (
           <KindEditor

@@ -4,6 +4,7 @@ import {
   MESSAGE_RULES,
   readTimeOfDay,
   showTimeOfDay,
+  messageSettings,
   template,
   type BusinessSettings,
   type MessageSettings,
@@ -21,6 +22,7 @@ export const typedMessages = z.object({
   kinds: z.record(z.enum(MESSAGE_KINDS), typedKind),
   dayBefore: z.string(),
   late: z.string(),
+  nudges: z.string(),
 });
 export type TypedMessages = z.input<typeof typedMessages>;
 
@@ -35,18 +37,33 @@ export const readMessages = typedMessages.extend({
     check.addIssue({ code: "custom", message: "a time like 5 pm or 17:00" });
     return z.NEVER;
   }),
+  nudges: z.string().transform((typed, check) => {
+    const days = typed
+      .split(/[,\s]+/)
+      .filter(Boolean)
+      .map(Number);
+    if (messageSettings.shape.nudgeDays.safeParse(days).success) return days;
+    check.addIssue({ code: "custom", message: "whole days that rise, like 2, 5; empty for none" });
+    return z.NEVER;
+  }),
   late: z.string().transform(wholeNumber).pipe(z.int(LATE).min(5, LATE).max(240, LATE)),
 });
 
 /** What was read, as it is set. */
-export function messagesOf({ kinds, dayBefore, late }: z.output<typeof readMessages>): MessageSettings {
-  return { kinds, dayBeforeMinute: dayBefore, lateMinutes: late };
+export function messagesOf({ kinds, dayBefore, late, nudges }: z.output<typeof readMessages>): MessageSettings {
+  return { kinds, dayBeforeMinute: dayBefore, lateMinutes: late, nudgeDays: nudges };
 }
 
 /** What stands about messages, as it would be typed. */
 export function typedMessagesOf(base: BusinessSettings): TypedMessages {
-  const { kinds, dayBeforeMinute, lateMinutes } = base.messages;
-  return { base, kinds, dayBefore: showTimeOfDay(dayBeforeMinute), late: String(lateMinutes) };
+  const { kinds, dayBeforeMinute, lateMinutes, nudgeDays } = base.messages;
+  return {
+    base,
+    kinds,
+    dayBefore: showTimeOfDay(dayBeforeMinute),
+    late: String(lateMinutes),
+    nudges: nudgeDays.join(", "),
+  };
 }
 
 /** Where something does not fit, the first kind and language of it. */

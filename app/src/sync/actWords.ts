@@ -68,6 +68,7 @@ const WORK_ORDER: Record<ClientWorkOrderCommand["type"], string> = {
   setValidUntil: "Until when the quote is good",
   followTaxes: "The taxes of the place",
   useTodaysRules: "The prices of today",
+  noteCall: "What came of a call",
   recordAnswers: "The customer's answer",
   receiveParts: "The parts received",
   finishJobs: "The finished jobs",

@@ -34,7 +34,30 @@ export const messageNews = z.discriminatedUnion("what", [
 ]);
 export type MessageNews = z.infer<typeof messageNews>;
 
+/** A quote that was sent and not answered, with whom to call about it. */
+export const quoteToCall = z
+  .object({
+    workOrderId: z.string(),
+    number: z.number().int(),
+    customerName: z.string(),
+    vehicleName: z.string(),
+    /** Null: none is kept. */
+    phone: z.string().nullable(),
+    totalCents: z.number().int(),
+    sentAt: z.string(),
+  })
+  .meta({ id: "QuoteToCall" });
+export type QuoteToCall = z.infer<typeof quoteToCall>;
+
 export const messageRoutes = {
+  callList: route({
+    method: "get",
+    path: "/api/call-list",
+    area: "messages",
+    rate: { most: 600, minutes: 10 },
+    summary: "Whom to call about quotes nobody answered",
+    answer: z.object({ quotes: z.array(quoteToCall) }),
+  }),
   openMessages: route({
     method: "get",
     path: "/api/messages",

@@ -26,7 +26,22 @@ type Reads = ApprovalSlice & QuoteSlice & ConflictSlice;
 type Writes = ApprovalSlice & Pick<QuoteSlice, "jobs"> & ConflictSlice;
 const rule = ruleFor<Reads, Writes>();
 
+/** Says what came of a call about the quote, and when to ask again. */
+const noteCallSchema = z.strictObject({
+  type: z.literal("noteCall"),
+  outcome: z.enum(["noAnswer", "thinks"]),
+  againOn: z.iso.date(),
+});
+const MOST_CALLS = 100;
+
 export const approvalRules = {
+  noteCall: rule({
+    schema: noteCallSchema,
+    kind: "fact",
+    apply: ({ calls = [] }, { outcome, againOn }, { at, actor }) => ({
+      calls: [...calls, { at, by: actor.id, outcome, againOn }].slice(-MOST_CALLS),
+    }),
+  }),
   recordAnswers: rule({ schema: recordAnswersSchema, kind: "fact", apply: recordAnswers }),
 };
 

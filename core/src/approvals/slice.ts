@@ -18,5 +18,16 @@ export const approval = z.object({
   answers: z.array(z.object({ jobId: z.string(), title: z.string(), answer: z.enum(ANSWERS), totalCents: cents })),
   totalCents: cents,
 });
-export const approvalSlice = z.object({ approvals: z.array(approval) });
+/** A call about a quote nobody answered: what came of it, and when to ask again. */
+export const quoteCall = z.object({
+  at: z.iso.datetime(),
+  by: z.string(),
+  outcome: z.enum(["noAnswer", "thinks"]),
+  againOn: z.iso.date(),
+});
+export const approvalSlice = z.object({
+  approvals: z.array(approval),
+  /** Absent: nobody called. */
+  calls: z.array(quoteCall).optional(),
+});
 export type ApprovalSlice = z.infer<typeof approvalSlice>;

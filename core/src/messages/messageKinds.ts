@@ -11,6 +11,7 @@ export const MESSAGE_KINDS = [
   "earlier",
   "onMyWay",
   "quoted",
+  "nudge",
   "late",
   "done",
   "receipt",

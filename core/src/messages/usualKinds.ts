@@ -146,6 +146,19 @@ export const USUAL_KINDS: Record<MessageKind, MessageKindSettings> = {
       mail: "Hola, {customer}:\n\nLo que encontramos en {car} y lo que costaría, {amount} en total:\n{link}\n\n{business}, {phone}",
     },
   },
+  nudge: {
+    rule: "ask",
+    en: {
+      text: "{business}: have you had time to look at what {car} needs, {amount}? Say yes, later or no, or ask us: {link}",
+      subject: "{car}: have you had time to look?",
+      mail: "Hello {customer},\n\nhave you had time to look at what {car} needs, {amount} in all? Say yes, later or no, or ask us:\n{link}\n\n{business}, {phone}",
+    },
+    es: {
+      text: "{business}: ¿pudo ver lo que necesita {car}, {amount}? Díganos sí, después o no, o pregunte: {link}",
+      subject: "{car}: ¿pudo verlo?",
+      mail: "Hola, {customer}:\n\n¿Pudo ver lo que necesita {car}, {amount} en total? Díganos sí, después o no, o pregunte:\n{link}\n\n{business}, {phone}",
+    },
+  },
   late: {
     rule: "ask",
     en: {

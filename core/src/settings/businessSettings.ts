@@ -4,7 +4,7 @@ import { newcomerSettings } from "../customers/newcomers";
 import { inspectionPoint } from "../inspection/point";
 import { inspectionSheet } from "../inspection/sheet";
 import { upgradeInspection } from "../inspection/upgradeInspection";
-import { USUAL_MESSAGES, messageSettings } from "../messages/messageSettings";
+import { USUAL_MESSAGES, messageSettings, upgradeMessages } from "../messages/messageSettings";
 import { knownStreet } from "../places/knownStreet";
 import { USUAL_REQUESTS, requestSettings } from "../requests/requestSettings";
 import { crewMember } from "../schedule/crewMember";
@@ -96,7 +96,7 @@ export function upgradeSettings(stored: Stored): BusinessSettings {
     receiptLinkMonths,
     crew: members,
     visits,
-    messages,
+    messages: messageSettings.parse(upgradeMessages(messages)),
     requests,
     stock,
     concerns: stored.concerns.map((phrase) => concernPhrase.parse(phrase)),

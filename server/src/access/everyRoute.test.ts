@@ -313,6 +313,7 @@ const ASKS: Record<Name, (ids: Ids) => { id?: string; path?: string; query?: str
   }),
   getDay: () => ({ query: `date=${new Date().toISOString().slice(0, 10)}` }),
   askSupplier: ({ workOrder }) => ({ id: workOrder }),
+  callList: () => ({}),
   usedParts: () => ({ query: "words=a" }),
   takeOffers: ({ workOrder, line }) => ({ id: workOrder, body: { askId: uuid(), lineIds: [line || uuid()] } }),
   orderParts: ({ workOrder, line }) => ({

@@ -3,6 +3,7 @@ import { callBackPages } from "../customerPages/pageLinks";
 import { findCustomer } from "../customers/service";
 import type { Mounting } from "../http/mount";
 import type { Deps } from "../scope";
+import { callList } from "./callList";
 import { decideMessage } from "./decideMessage";
 import { hearMessenger, requireMessenger } from "./hearMessenger";
 import { openMessages } from "./openMessages";
@@ -11,6 +12,7 @@ import { answerReply, writeMessage } from "./writeMessage";
 
 export function messageRoutes(mounting: Mounting, deps: Deps): void {
   mounting.route(routes.openMessages, async ({ scope }) => ({ messages: await openMessages(deps.db, scope) }));
+  mounting.route(routes.callList, async ({ scope }) => ({ quotes: await callList(deps, scope, new Date()) }));
   mounting.route(routes.decideMessage, async ({ scope, params, body }) => {
     await decideMessage(deps.db, scope, params.id, body.decision);
     return {};

@@ -10,6 +10,7 @@ import { settlePayload, settleRequest } from "./settleRequest";
 import { SEND_MESSAGE_TASK } from "../messages/service";
 import { OFFER_GAP_TASK, gapPayload, offerGap } from "../schedule/moveAsks/offerGap";
 import { TELL_TIMES_TASK, tellTimes } from "../messages/tellTimes";
+import { tellNudges } from "../messages/tellNudges";
 import { z } from "zod";
 import { FORGET_PHOTOS_TASK, removeBytes } from "../photos/photos";
 import { ofBusiness } from "../db/ofBusiness";
@@ -63,7 +64,10 @@ export async function startWorker(deps: Deps): Promise<{ stop(): Promise<void> }
       [OFFER_GAP_TASK]: ofItsBusiness(gapPayload, (job) => offerGap(deps, job, new Date())),
       [TELL_TIMES_TASK]: async (_raw, { withPgClient }) => {
         const { rows } = await withPgClient((client) => client.query<{ id: string }>("select id from businesses"));
-        for (const { id } of rows) await tellTimes(deps, id, new Date());
+        for (const { id } of rows) {
+          await tellTimes(deps, id, new Date());
+          await tellNudges(deps, id, new Date());
+        }
       },
       [MAINTENANCE_TASK]: async (_raw, { withPgClient }) => withPgClient(maintain),
       [BEHIND_TASK]: async (_raw, { withPgClient, addJob }) => {
