@@ -135,7 +135,7 @@ export { CHOSEN_RATE, isAfterHours } from "./quoting/standingRate";
 export { creditedHours } from "./quoting/assigned";
 export { personPay, type PersonPay } from "./quoting/personPay";
 export { earnedByPerson } from "./quoting/withPay";
-export { paperWords } from "./quoting/paperWords";
+export { isOnPaper, paperWords } from "./quoting/paperWords";
 export { companionsOf } from "./quoting/companions";
 export { LIBRARY_COLUMNS, jobsFromRows, rowsOfJobs } from "./quoting/libraryTable";
 export { sameLibraryJob } from "./quoting/sameLibraryJob";
@@ -153,7 +153,7 @@ export { CUSTOMER_PAYER, creditsOf, priceWorkOrder } from "./quoting/priceWorkOr
 export { visitFeeCents, VISIT_FEE_TITLES } from "./quoting/visitFee";
 export { partsReady } from "./sourcing/partsReady";
 export { orderCostCents } from "./sourcing/orderCost";
-export { driveMinutes } from "./schedule/driveMinutes";
+export { driveMinutes, drivenMiles } from "./schedule/driveMinutes";
 export { findAddress } from "./roads/findAddress";
 export { mapRoads, type MapBounds, type MapRoad } from "./roads/mapRoads";
 export {

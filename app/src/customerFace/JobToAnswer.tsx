@@ -1,5 +1,13 @@
 import { StyleSheet, View } from "react-native";
-import { creditWords, ANSWERS, paperWords, showMoney, type Answer, type WorkOrderState } from "@mechanon/core";
+import {
+  creditWords,
+  ANSWERS,
+  isOnPaper,
+  paperWords,
+  showMoney,
+  type Answer,
+  type WorkOrderState,
+} from "@mechanon/core";
 import { Choices } from "../ui/Choices";
 import { useColors } from "../ui/face";
 import { Row } from "../ui/Row";
@@ -25,7 +33,10 @@ export function JobToAnswer({ job, totalCents, creditCents, answer, onAnswer }: 
     <View style={[styles.job, { borderColor: colors.hairline }]}>
       <Row strong left={job.title} right={showMoney(totalCents)} />
       <Words size="small" tone="muted">
-        {job.lines.map((line) => paperWords(line)).join(", ")}
+        {job.lines
+          .filter(isOnPaper)
+          .map((line) => paperWords(line))
+          .join(", ")}
       </Words>
       {creditCents > 0 ? (
         <Words size="small" figures>

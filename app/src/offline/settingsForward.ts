@@ -1,7 +1,11 @@
 import { inspectionSheet, upgradeInspection, upgradeMessages } from "@mechanon/core";
 import { z } from "zod";
 
-const settingsBefore = z.looseObject({ inspection: z.array(z.unknown()), sheets: z.array(inspectionSheet).optional(), messages: z.unknown().optional() });
+const settingsBefore = z.looseObject({
+  inspection: z.array(z.unknown()),
+  sheets: z.array(inspectionSheet).optional(),
+  messages: z.unknown().optional(),
+});
 const businessBefore = z.looseObject({ settings: settingsBefore });
 
 /** Settings as an app of any version kept them, as they are now; what is none comes back as it is, to be refused. */

@@ -96,6 +96,12 @@ function Visits({ business }: { business: Business }) {
         label="Call-out, once for each trip; empty: nothing"
         inputMode="decimal"
       />
+      <FormField
+        control={control}
+        name="callOutByMiles"
+        label="By miles from the shop instead"
+        hint="10: 35.00, 25: 60.00, any: 90.00; empty: the same everywhere"
+      />
       <Controller
         control={control}
         name="callOutOn"

@@ -239,14 +239,22 @@ export function newTypedVariantPart(lineId: string): TypedJob["variants"][number
 
 /** How a line fits itself to a car, as it is typed; what is not typed here, a grade for one, stays. */
 function typedFit({ id, kind, operations, counts }: z.output<typeof readLine>, before: LineFit | undefined): LineFit[] {
-  const kept = before ?? { lineId: id, operations: [], torques: [], count: null, spec: null, grades: [] };
+  const kept = before ?? {
+    lineId: id,
+    operations: [],
+    torques: [],
+    count: null,
+    spec: null,
+    grades: [],
+    onlyWhere: null,
+  };
   if (kind === "labor") {
     const isFitted = operations.length + kept.torques.length > 0;
     return isFitted ? [{ ...kept, lineId: id, operations }] : [];
   }
   const bySpec = kept.count?.by === "spec" ? kept.count : null;
   const count = counts === "asWritten" ? null : counts === "spec" ? bySpec : { by: counts };
-  return count || kept.spec || kept.grades.length > 0 ? [{ ...kept, lineId: id, count }] : [];
+  return count || kept.spec || kept.grades.length > 0 || kept.onlyWhere ? [{ ...kept, lineId: id, count }] : [];
 }
 
 /** A job with what was typed; what of its lines is not typed here stays, as far as the lines do. */

@@ -9,6 +9,7 @@ import {
 } from "@mechanon/core";
 import { z } from "zod";
 import { begunFrom } from "./begunFrom";
+import { readMileBands, typedMileBands } from "./mileBands";
 import { wholeNumber } from "./wholeNumber";
 
 const typedRule = z.object({
@@ -24,6 +25,7 @@ export const typedVisits = z.object({
   base: begunFrom,
   setUp: z.string(),
   callOut: z.string(),
+  callOutByMiles: z.string(),
   callOutOn: z.enum(["first", "shared"]),
   fee: z.string(),
   notice: z.string(),
@@ -62,6 +64,12 @@ export const readVisits = typedVisits
   .extend({
     setUp: whole(0, MOST_SET_UP),
     callOut: amount,
+    callOutByMiles: z.string().transform((typed, context) => {
+      const bands = readMileBands(typed);
+      if (bands !== null) return bands;
+      context.addIssue({ code: "custom", message: "10: 35.00, 25: 60.00, any: 90.00; the miles must rise" });
+      return z.NEVER;
+    }),
     fee: amount,
     notice: whole(0, MOST_NOTICE),
     wet: whole(1, 100),
@@ -77,6 +85,7 @@ export const readVisits = typedVisits
 export function visitsOf({
   setUp,
   callOut,
+  callOutByMiles,
   callOutOn,
   fee,
   notice,
@@ -91,6 +100,7 @@ export function visitsOf({
       .map(({ skill, ...rule }): CallRule => ({ ...rule, skill: skill.trim() === "" ? null : skill.trim() }))
       .filter(({ minutes, skill, isUrgent }) => minutes > 0 || skill !== null || isUrgent),
     callOutCents: callOut,
+    ...(callOutByMiles.length > 0 ? { callOutByMiles } : {}),
     callOutOn,
     callOffFeeCents: fee,
     callOffHours: notice,
@@ -109,6 +119,7 @@ export function typedVisitsOf(base: BusinessSettings): TypedVisits {
     base,
     setUp: String(visits.setUpMinutes),
     callOut: inMoney(visits.callOutCents),
+    callOutByMiles: typedMileBands(visits.callOutByMiles),
     callOutOn: visits.callOutOn,
     fee: inMoney(visits.callOffFeeCents),
     notice: String(visits.callOffHours),

@@ -13,6 +13,7 @@ const LISTS: ReadonlySet<unknown> = new Set([
   "openWorkPage",
   "offeredTimes",
   "openMessages",
+  "callList",
   "request",
   "requests",
   "search",
@@ -36,6 +37,7 @@ export function showsChange(change: KnownChange, key: readonly unknown[], answer
   if (name === "openMessages") return change.kind === "message" || change.kind === undefined;
   if (name === "requests" || name === "request")
     return change.kind === undefined || change.kind === "request" || change.kind === "visit";
+  if (name === "callList") return change.kind === undefined || change.kind === "message" || change.kind === "workOrder";
   if (change.kind === "request" || change.kind === "message") return false;
   if (change.kind === undefined || answer === undefined) return true;
   if (name === "openWorkPage")

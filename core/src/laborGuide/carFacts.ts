@@ -81,13 +81,24 @@ export function carFactsOf(car: CarRecord, specs: readonly SpecLine[], thisYear:
     rust: named("rust", RUST_TITLES),
     cylinders: ofCar(cylindersOf(car.engine)) ?? wholeOf(cylinders),
     ageYears: car.year === null ? null : { value: Math.max(0, thisYear - car.year), from: "car" },
-    specs: Object.fromEntries(
-      SPEC_KEYS.flatMap((key) => {
-        const spec = ofSpec(key);
-        return spec ? [[key, spec]] : [];
-      }),
-    ),
+    specs: {
+      ...(hasPressureMonitor(car) ? { pressureMonitor: { value: IN_THE_WHEELS, from: "car" } } : {}),
+      ...Object.fromEntries(
+        SPEC_KEYS.flatMap((key) => {
+          const spec = ofSpec(key);
+          return spec ? [[key, spec]] : [];
+        }),
+      ),
+    },
   };
+}
+
+const IN_THE_WHEELS = "Sensors in the wheels";
+const MONITORED_SINCE = 2008;
+
+/** From model year 2008 on light vehicles have one, nearly all with sensors in the wheels. @see 49 CFR 571.138 */
+function hasPressureMonitor({ year }: CarRecord): boolean {
+  return year !== null && year >= MONITORED_SINCE;
 }
 
 interface Known<Value> {

@@ -4,7 +4,7 @@ import { signature, type ApprovalSlice } from "../approvals/slice";
 import { approvedJobs } from "../approvals/standing";
 import type { Language } from "../languages/language";
 import { creditsOf } from "../quoting/priceWorkOrder";
-import { paperWords } from "../quoting/paperWords";
+import { isOnPaper, paperWords } from "../quoting/paperWords";
 import type { PricedQuote } from "../quoting/price/priceQuote";
 import type { QuoteSlice } from "../quoting/slice";
 import { approvedQuote, balanceOf } from "./balance";
@@ -54,7 +54,7 @@ export function receiptOf(state: QuoteSlice & ApprovalSlice & PaymentSlice, lang
       title: job.title,
       totalCents: totals.get(job.id) ?? 0,
       ...creditOf(credits.get(job.id)?.cents),
-      lines: job.lines.map((line) => ({
+      lines: job.lines.filter(isOnPaper).map((line) => ({
         description: paperWords(line, language),
         quantity: line.kind === "labor" ? `${line.hours} h` : String(amountOf(line)),
         netCents: nets.get(line.id) ?? 0,

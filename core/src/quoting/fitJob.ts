@@ -49,10 +49,25 @@ export function fitJob(job: LibraryJob, fit: JobFit, guide: LaborGuide | undefin
     const part = variant?.parts.find(({ lineId }) => lineId === line.id);
     const chosen = part && line.kind === "part" ? withPart(line, part) : line;
     const how = job.fits.find(({ lineId }) => lineId === line.id);
-    fitted.lines.push(how ? fitLine(chosen, how, fit, guide, fitted) : chosen);
+    const there = how ? fitLine(chosen, how, fit, guide, fitted) : chosen;
+    fitted.lines.push(how && !isThere(how, fit, fitted) ? withNone(there) : there);
   }
   fitted.unknown = [...new Set(fitted.unknown)];
   return fitted;
+}
+
+/** Whether a line is there on this car; where nobody knows what decides it, it is not, and is asked about. */
+function isThere({ onlyWhere }: LineFit, { facts }: JobFit, fitted: FittedJob): boolean {
+  if (onlyWhere === null) return true;
+  const spec = facts.specs[onlyWhere.spec];
+  if (!spec) fitted.unknown.push(onlyWhere.spec);
+  return spec?.value === onlyWhere.value;
+}
+
+/** A line that is not there on a car: none of it, which costs nothing. */
+function withNone(line: QuoteLine): QuoteLine {
+  if (line.kind === "sublet") return line;
+  return line.kind === "labor" ? { ...line, hours: 0, steps: [] } : { ...line, quantity: 0 };
 }
 
 /** A part line of another quality. */

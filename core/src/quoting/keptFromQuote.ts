@@ -33,7 +33,7 @@ export function keptFromQuote(
       const operations = line.byHand ? [] : (line.operations ?? []);
       const torques = how?.torques ?? [];
       if (operations.length + torques.length > 0)
-        fits.push({ lineId, operations, torques, count: null, spec: null, grades: [] });
+        fits.push({ lineId, operations, torques, count: null, spec: null, grades: [], onlyWhere: null });
       return withoutCar({ ...line, id: lineId });
     }
     if (!how || !before || before.kind !== line.kind || line.kind === "sublet" || before.kind === "sublet")

@@ -41,6 +41,11 @@ export const lineFit = z.object({
   /** A spec that is said with it, and that it may differ by: the grade of oil, the size of a tire. */
   spec: z.enum(SPEC_KEYS).nullable().default(null),
   grades: z.array(otherPart.extend({ value: z.string() })).default([]),
+  /** It is only there on cars of which a spec says so; on others it comes to nothing. */
+  onlyWhere: z
+    .object({ spec: z.enum(SPEC_KEYS), value: z.string() })
+    .nullable()
+    .default(null),
 });
 export type LineFit = z.infer<typeof lineFit>;
 

@@ -1,6 +1,12 @@
 import { say } from "../customerWords/say";
 import type { Language } from "../languages/language";
+import { amountOf } from "./amountOf";
 import type { QuoteLine } from "./quoteLine";
+
+/** Whether a line stands on the customer's paper: what comes to nothing on this car does not. */
+export function isOnPaper(line: QuoteLine): boolean {
+  return amountOf(line) > 0;
+}
 
 /**
  * A line as the customer reads it: with the work it includes where the mechanic put that on the paper, and with who brings

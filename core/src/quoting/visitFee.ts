@@ -3,10 +3,12 @@ import type { CommandContext } from "../commands/context";
 import { Refusal } from "../commands/refusal";
 import { uuid } from "../commands/fields";
 import { spread } from "../exact/spread";
+import type { CallOutBand } from "./pricingRules";
 import type { QuotingRefusal } from "./refusals";
 import type { Job, QuoteSlice } from "./slice";
 
 const MOST_CARS = 20;
+const MOST_MILES = 10_000;
 
 /** What a visit itself costs, as the owner set it: coming out, or having come for nothing. */
 export const addVisitFeeSchema = z
@@ -22,6 +24,8 @@ export const addVisitFeeSchema = z
       .int()
       .min(0)
       .max(MOST_CARS - 1),
+    /** From the shop, where the owner charges by them; left out: nobody knows, or an older app. */
+    miles: z.number().int().min(0).max(MOST_MILES).optional(),
   })
   .refine(({ cars, car }) => car < cars, "there are not so many cars");
 export type AddVisitFee = z.output<typeof addVisitFeeSchema>;
@@ -29,6 +33,7 @@ export type AddVisitFee = z.output<typeof addVisitFeeSchema>;
 /** What the owner asks for visits. */
 export interface VisitFees {
   callOutCents: number;
+  callOutByMiles?: readonly CallOutBand[] | undefined;
   callOutOn: "first" | "shared";
   callOffFeeCents: number;
 }
@@ -40,13 +45,16 @@ export const VISIT_FEE_TITLES = { callOut: "Call-out", callOff: "Visit called of
 
 /**
  * What a car of a trip bears of what the visit costs: one call-out for the trip, on the first car or shared to the cent;
- * for a visit called off the whole fee, once.
+ * for a visit called off the whole fee, once. Where the owner charges by miles and they are known, the first band they fit.
  */
 export function visitFeeCents(
-  { callOutCents, callOutOn, callOffFeeCents }: VisitFees,
-  { kind, cars, car }: Pick<AddVisitFee, "kind" | "cars" | "car">,
+  { callOutCents, callOutByMiles = [], callOutOn, callOffFeeCents }: VisitFees,
+  { kind, cars, car, miles }: Pick<AddVisitFee, "kind" | "cars" | "car" | "miles">,
 ): number {
-  const cents = kind === "callOut" ? callOutCents : callOffFeeCents;
+  const band = callOutByMiles.find(
+    ({ upToMiles }) => miles !== undefined && (upToMiles === null || miles <= upToMiles),
+  );
+  const cents = kind === "callOut" ? (band?.cents ?? callOutCents) : callOffFeeCents;
   if (kind === "callOff" || callOutOn === "first") return car === 0 ? cents : 0;
   return Number(
     spread(

@@ -19,6 +19,12 @@ export function driveMinutes(from: Point, to: Point): number | null {
   return miles === null ? null : Math.round((miles * DETOUR * 60) / MILES_PER_HOUR) + STARTING_MINUTES;
 }
 
+/** Estimated miles to drive between two places, whole ones up; null when one has no coordinates. */
+export function drivenMiles(from: Point, to: Point): number | null {
+  const miles = milesBetween(from, to);
+  return miles === null ? null : Math.ceil(miles * DETOUR);
+}
+
 /** Great-circle miles between two places; null when one has no coordinates. @see haversine formula */
 export function milesBetween(from: Point, to: Point): number | null {
   if (from.latitude === null || from.longitude === null || to.latitude === null || to.longitude === null) return null;

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { callOutBand } from "../quoting/pricingRules";
 import { text } from "../text/text";
 import { CALL_QUESTIONS } from "./arranged";
 
@@ -25,6 +26,18 @@ export const visitSettings = z.strictObject({
   callRules: z.array(callRule).max(2 * CALL_QUESTIONS.length),
   /** For coming out, once for each trip; 0: nothing. */
   callOutCents: z.number().int().min(0).max(MOST_CENTS),
+  /** By miles from the shop instead, the nearest first; absent: any distance costs the same. */
+  callOutByMiles: z
+    .array(callOutBand)
+    .max(20)
+    .refine(
+      (bands) =>
+        bands.every(({ upToMiles }, index) =>
+          upToMiles === null ? index === bands.length - 1 : upToMiles > (bands[index - 1]?.upToMiles ?? 0),
+        ),
+      "the miles must rise",
+    )
+    .optional(),
   /** Where it stands when one trip serves several cars. */
   callOutOn: z.enum(["first", "shared"]),
   /** For a visit called off late, or nobody there; 0: nothing. */

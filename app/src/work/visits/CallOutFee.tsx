@@ -1,4 +1,4 @@
-import { showMoney, visitFeeCents } from "@mechanon/core";
+import { drivenMiles, showMoney, visitFeeCents } from "@mechanon/core";
 import { sendCommand } from "../../sync/give";
 import { Button } from "../../ui/Button";
 import { feeIds } from "./feeActs";
@@ -9,13 +9,14 @@ export function CallOutFee({ visit, view, business }: VisitProps) {
   const { workOrderIds } = visit;
   const { visits: rules } = business.settings;
   const car = workOrderIds.indexOf(view.state.id);
-  if (rules.callOutCents === 0 || car < 0) return null;
-  const share = { kind: "callOut" as const, cars: workOrderIds.length, car };
+  const miles = drivenMiles(business.settings.home, visit.place);
+  if ((rules.callOutCents === 0 && !rules.callOutByMiles?.length) || car < 0) return null;
+  const share = { kind: "callOut" as const, cars: workOrderIds.length, car, ...(miles === null ? {} : { miles }) };
   const cents = visitFeeCents(rules, share);
   const ids = feeIds(visit.id, view.state.id, "callOut");
   const there = view.state.jobs.find(({ id }) => id === ids.jobId);
   const thereCents = there?.lines.reduce((sum, line) => sum + (line.kind === "fee" ? line.priceCents : 0), 0) ?? 0;
-  if (thereCents === cents || there?.answer) return null;
+  if (thereCents === cents || there?.answer || (!there && cents === 0)) return null;
   const shared = workOrderIds.length > 1 ? `, ${rules.callOutOn === "shared" ? "shared" : "for the trip"}` : "";
   const label = there
     ? cents === 0

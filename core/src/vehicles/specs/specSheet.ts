@@ -22,6 +22,12 @@ export const SPEC_FIELDS = [
   { key: "tireRear", label: "Tires, rear", unit: null },
   { key: "pressureFrontPsi", label: "Pressure, front", unit: "psi" },
   { key: "pressureRearPsi", label: "Pressure, rear", unit: "psi" },
+  {
+    key: "pressureMonitor",
+    label: "Tire pressure monitor",
+    unit: null,
+    choices: ["Sensors in the wheels", "By wheel speed", "None"],
+  },
   { key: "wheelTorqueLbFt", label: "Wheel nuts", unit: "lb ft" },
   { key: "batteryGroup", label: "Battery group", unit: null },
   { key: "coldCrankingAmps", label: "Battery, cold cranking amps", unit: "A" },
