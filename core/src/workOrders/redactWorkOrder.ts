@@ -1,5 +1,7 @@
 import { hasRight } from "../access/rights";
 import { redactLine, redactRules, type Viewer } from "../quoting/redact";
+import type { MoneyRules } from "../quoting/moneyRules";
+import type { Job } from "../quoting/slice";
 import type { WorkOrderState } from "./state";
 
 /** A work order as a person may see it: without the right to see cost, no cost, wage, markup or margin is in it. */
@@ -8,10 +10,23 @@ export function redactWorkOrder(state: WorkOrderState, viewer: Viewer): WorkOrde
   return {
     ...state,
     rules: redactRules(state.rules),
-    jobs: state.jobs.map((job) => ({ ...job, lines: job.lines.map((line) => redactLine(line, state.rules)) })),
+    jobs: state.jobs.map((job) => redactJob(job, state.rules)),
+    ...(state.takenOff
+      ? {
+          takenOff: state.takenOff.map((taken) =>
+            taken.of === "job"
+              ? { ...taken, job: redactJob(taken.job, state.rules) }
+              : { ...taken, line: redactLine(taken.line, state.rules) },
+          ),
+        }
+      : {}),
     orders: state.orders.map((order) => ({
       ...order,
       items: order.items.map((item) => ({ ...item, costCents: null })),
     })),
   };
+}
+
+function redactJob(job: Job, rules: MoneyRules): Job {
+  return { ...job, lines: job.lines.map((line) => redactLine(line, rules)) };
 }

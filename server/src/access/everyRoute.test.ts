@@ -508,6 +508,7 @@ it("finds costs for who may see them wherever they are told, so that finding non
     "orderParts",
     "takeOffers",
     "usedParts",
+    "changeStock",
     "takeAlong",
     "takeCard",
     "textReceipt",

@@ -2,6 +2,7 @@ import { v7 as uuid } from "uuid";
 import { addDays, dayOf, instantAt, type BusinessSettings, type Consent } from "@mechanon/core";
 import { BUSINESS } from "@mechanon/demo";
 import type { BusinessView, CustomerSheetView, Message, OpenMessage, WorkOrderView } from "@mechanon/contract";
+import { ofBusiness } from "../db/ofBusiness";
 import { askFor } from "../testing/asking";
 import { bookingOf, sendToVisit } from "../testing/booking";
 import {
@@ -12,6 +13,8 @@ import {
   type TestPerson,
   type TestServer,
 } from "../testing/testServer";
+import { callList } from "./callList";
+import { tellNudges } from "./tellNudges";
 import { tellTimes } from "./tellTimes";
 
 const ZONE = BUSINESS.timeZone;
@@ -175,6 +178,54 @@ describe("a customer is told", () => {
     // Whoever set off has said so; nobody has to be asked any more.
     await sendToVisit(odile, tomorrow.visitId, { type: "setOff", driveMinutes: 10 });
     expect(await messagesOf(workOrderId, "late")).toMatchObject([{ status: "dropped" }]);
+  });
+
+  it("reminders of a quote nobody answered by the owner's rhythm, then stands it on the list of whom to call", async () => {
+    const { workOrderId } = await newcomer("Still Thinking");
+    const jobId = uuid();
+    await sendCommand(odile, workOrderId, { type: "addOwnJob", jobId, title: "Look", concernId: null });
+    const line = { id: uuid(), kind: "fee" as const, description: "Look", quantity: 1, priceCents: 5000 };
+    await sendCommand(odile, workOrderId, { type: "addLine", jobId, line });
+    await odile.post(`/api/work-orders/${workOrderId}/quote-messages`, { messageId: uuid() });
+    const deps = { ...server.running.deps };
+    const at = (days: number, minute = 600): Date => new Date(instantAt(addDays(TODAY, days), minute, ZONE));
+    const nudges = (): Promise<Message[]> => messagesOf(workOrderId, "nudge");
+    await tellNudges(deps, businessId, at(1));
+    // Nobody is reminded at night.
+    await tellNudges(deps, businessId, at(2, 1380));
+    expect(await nudges()).toEqual([]);
+    await Promise.all([tellNudges(deps, businessId, at(2)), tellNudges(deps, businessId, at(2))]);
+    await tellNudges(deps, businessId, at(3));
+    expect((await nudges()).map(({ status, text }) => [status, text])).toEqual([
+      ["asks", expect.stringContaining("$")],
+    ]);
+    await tellNudges(deps, businessId, at(6));
+    expect(await nudges()).toHaveLength(2);
+    const scope = { businessId } as Parameters<typeof callList>[1];
+    const toCall = async (days: number): Promise<string[]> =>
+      (await ofBusiness(businessId, () => callList(deps, scope, at(days)))).map((quote) => quote.workOrderId);
+    expect(await toCall(5)).not.toContain(workOrderId);
+    expect(await toCall(6)).toContain(workOrderId);
+    await sendCommand(odile, workOrderId, { type: "noteCall", outcome: "noAnswer", againOn: addDays(TODAY, 8) });
+    expect([(await toCall(7)).includes(workOrderId), (await toCall(8)).includes(workOrderId)]).toEqual([false, true]);
+    // Whoever answered is neither reminded nor called.
+    const answers = [{ jobId, title: "Look", answer: "no" as const, totalCents: 5000 }];
+    await sendCommand(odile, workOrderId, {
+      ...{
+        type: "recordAnswers",
+        approvalId: uuid(),
+        way: "spoken",
+        name: "Still",
+        signature: [],
+        answers,
+        totalCents: 0,
+      },
+    });
+    await tellNudges(deps, businessId, at(30));
+    expect([await nudges(), await toCall(30)]).toEqual([
+      expect.objectContaining({ length: 2 }),
+      expect.not.arrayContaining([workOrderId]),
+    ]);
   });
 
   it("nothing of a drive that was long over when the phone that kept it had signal again", async () => {
