@@ -69,7 +69,14 @@ export function NewLine({ view, business, job, onDone }: NewLineProps) {
       <FormField control={control} name="description" label="What" maxLength={120} />
       {kind === "part" ? (
         <>
-          <PartFinder typed={description} quantity={quantity} job={job} view={view} onDone={onDone} />
+          <PartFinder
+            typed={description}
+            quantity={quantity}
+            job={job}
+            view={view}
+            business={business}
+            onDone={onDone}
+          />
           <ScanPart
             stock={business.settings.stock}
             library={business.library}

@@ -3,7 +3,7 @@ import { v7 as uuid } from "uuid";
 import type { Job } from "@mechanon/core";
 import type { WorkOrderView } from "@mechanon/contract";
 import { useFitter } from "../jobLibrary/useFitter";
-import { useBusiness, useRight, type Business } from "../session/useSession";
+import { useRight, type Business } from "../session/useSession";
 import { sendCommand } from "../sync/give";
 import { Button } from "../ui/Button";
 import { SPACE } from "../ui/theme";
@@ -15,16 +15,12 @@ interface PartFinderProps {
   quantity: number;
   job: Job;
   view: WorkOrderView;
+  business: Business;
   onDone: () => void;
 }
 
 /** Parts by what is typed: on the van, kept ready, used before; one tap puts one on the job. */
-export function PartFinder(props: PartFinderProps) {
-  const business = useBusiness();
-  return business ? <Found {...props} business={business} /> : null;
-}
-
-function Found({ typed, quantity, job, view, business, onDone }: PartFinderProps & { business: Business }) {
+export function PartFinder({ typed, quantity, job, view, business, onDone }: PartFinderProps) {
   const add = useAddPart(view, job, business);
   const used = useUsedParts(typed);
   const mayPrice = useRight("changePrices");

@@ -50,10 +50,11 @@ const view = async (id: string): Promise<WorkOrderView> =>
 const messagesOf = async (workOrderId: string, kind: string): Promise<Message[]> =>
   (await view(workOrderId)).messages.filter((message) => message.kind === kind);
 
+let nextPhone = 1000;
 /** A new customer with a work order. */
 async function newcomer(name: string, over: object = {}): Promise<{ customerId: string; workOrderId: string }> {
   const [customerId, workOrderId] = [uuid(), uuid()];
-  const phone = `360 555 ${String(1000 + Math.floor(Math.random() * 8999))}`;
+  const phone = `360 555 ${String(nextPhone++)}`;
   const body = { id: customerId, name, phones: [{ number: phone, label: "Mobile" }], ...over };
   expect((await odile.post("/api/customers", body, { "Idempotency-Key": uuid() })).status).toBe(201);
   await sendCommand(odile, workOrderId, { type: "openWorkOrder", customerId, vehicleId: null, concerns: [] });

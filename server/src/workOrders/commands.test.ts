@@ -88,7 +88,7 @@ describe("two people on one work order", () => {
 
   it("refuses the intention that lost, with its reason, and keeps the rest", async () => {
     const jobId = uuid();
-    await sendCommand(odile, orderId, addJob(jobId, "battery", 4));
+    await sendCommand(odile, orderId, addJob(jobId, "battery", 3));
     const lineId = (await view()).state.jobs.find(({ id }) => id === jobId)?.lines[0]?.id ?? "";
     await sendCommand(odile, orderId, { type: "removeJob", jobId });
     const { body } = await odile.post<Outcomes>(`/api/work-orders/${orderId}/commands`, {
