@@ -30,7 +30,8 @@ const commandsOf = (work: Partial<WorkBegun>, around = AROUND) =>
   jobCommands({ wanted: [], copied: [], libraryJobIds: [], ...work }, around, idAt);
 
 it("adds a library job as it is kept today, fitted to the car, without the answers of then", () => {
-  const fit = { facts: {}, positions: ["leftFront" as const], variantId: "best", lineIds: [] };
+  const lineIds = ["w1", "w2"].map((id) => ({ id, libraryLineId: id }));
+  const fit = { facts: {}, positions: ["leftFront" as const], variantId: "best", lineIds };
   const [command, ...more] = commandsOf({ copied: [job({ fit })] });
   expect(more).toEqual([]);
   expect(command).toMatchObject({
@@ -41,6 +42,13 @@ it("adds a library job as it is kept today, fitted to the car, without the answe
     fit: { facts: NO_FACTS, positions: ["leftFront"], variantId: "best", isAfterHours: false },
   });
   expect(command?.type === "addJob" && command.lineIds).toHaveLength(lines.length);
+});
+
+it("a line that was put on a job of the library comes along, a fee that hangs on it by itself", () => {
+  const extra = { id: "x", kind: "fee" as const, description: "Parking", quantity: 1, priceCents: 600 };
+  const lines = [...job({}).lines, extra, { ...extra, id: "h", feeId: "tire" }];
+  const [, ...more] = commandsOf({ copied: [job({ lines })] });
+  expect(more).toMatchObject([{ type: "addLine", line: { description: "Parking" } }]);
 });
 
 it("takes over a job of one's own, and one that left the library, line by line", () => {

@@ -1,4 +1,11 @@
-import { lineAnew, fitJob, type ClientWorkOrderCommand, type Job, type LibraryJob } from "@mechanon/core";
+import {
+  lineAnew,
+  fitJob,
+  type ClientWorkOrderCommand,
+  type Job,
+  type LibraryJob,
+  type QuoteLine,
+} from "@mechanon/core";
 import { usualFit } from "../jobLibrary/jobChoice";
 import { wantedCommand, type WantedAround, type WantedJob } from "./wantedJob";
 
@@ -54,6 +61,17 @@ export function jobCommands(
     pointIds: [],
     ...fitOf(job),
   }));
+  const added = fromLibrary.slice(0, MOST_JOBS).flatMap((job, index) =>
+    linesAdded(
+      again.find(({ libraryJobId }) => libraryJobId === job.id),
+      job,
+    )
+      .slice(0, Math.max(0, PLACES_PER_JOB - 1 - job.lines.length))
+      .map((line, place): ClientWorkOrderCommand => ({
+        ...{ type: "addLine", jobId: idAt(places(index)) },
+        line: lineAnew(line, idAt(places(index) + 1 + job.lines.length + place)),
+      })),
+  );
   const ownCommands = own
     .slice(0, MOST_JOBS - commands.length)
     .flatMap(({ title, lines }, index): ClientWorkOrderCommand[] => {
@@ -67,5 +85,14 @@ export function jobCommands(
         })),
       ];
     });
-  return [...first, ...commands, ...ownCommands];
+  return [...first, ...commands, ...added, ...ownCommands];
+}
+
+/** Lines that were put on a library job by hand; fees that hang on it come by themselves. */
+function linesAdded(job: Job | undefined, { lines: kept }: LibraryJob): QuoteLine[] {
+  const isKept = (line: QuoteLine): boolean =>
+    job?.fit
+      ? job.fit.lineIds.some(({ id }) => id === line.id)
+      : kept.some(({ kind, description }) => kind === line.kind && description === line.description);
+  return (job?.lines ?? []).filter((line) => !isKept(line) && !(line.kind === "fee" && line.feeId !== undefined));
 }

@@ -36,7 +36,8 @@ it("keeps two jobs of one kind apart, and finds lines of a job that was not fitt
     ...{ type: "addJob", jobId: "again", libraryJobId: LIBRARY[0]?.id ?? "", lineIds: ["x1", "x2"] },
     ...{ concernId: null, pointIds: [] },
   });
-  const { jobs } = compareQuotes([twice, brakes("b", null)]);
+  // One of them was fitted, the other was not.
+  const { jobs } = compareQuotes([twice, brakes("b")]);
   expect(jobs.map(({ cents }) => cents)).toEqual([
     [16_000, 16_000],
     [16_000, null],

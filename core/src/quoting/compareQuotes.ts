@@ -30,7 +30,7 @@ export interface ComparedQuotes {
 
 /**
  * Quotes beside each other, line by line: jobs are the same by the library's id, else by their title; lines by the
- * library's line, else by kind and name, else by their place among those of their kind.
+ * library's line, else by kind and name, else, of library jobs, by their place among those of their kind.
  */
 export function compareQuotes(quotes: readonly QuoteSlice[]): ComparedQuotes {
   const priced = quotes.map((quote) => priceWorkOrder(quote, "all"));
@@ -56,17 +56,56 @@ export function compareQuotes(quotes: readonly QuoteSlice[]): ComparedQuotes {
   };
 }
 
+/** What tells that lines of two quotes are the same, the surest first. */
+const SAME: ((one: PlacedLine, other: PlacedLine) => boolean)[] = [
+  (one, other) => one.libraryLineId !== null && one.libraryLineId === other.libraryLineId,
+  (one, other) => one.line.description.toLowerCase() === other.line.description.toLowerCase(),
+  // Of a library job the lines of a kind stand in one order, whatever grade or quality they are of.
+  (one, other) => one.isOfLibrary && other.isOfLibrary && one.place === other.place,
+];
+
+interface PlacedLine {
+  line: QuoteLine;
+  libraryLineId: string | null;
+  isOfLibrary: boolean;
+  /** Among the lines of its kind. */
+  place: number;
+}
+
 function comparedLines(jobs: readonly (Job | null)[], nets: readonly ReadonlyMap<string, number>[]): ComparedLine[] {
-  const rows = new Map<string, (ComparedSide | null)[]>();
-  jobs.forEach((job, at) =>
-    job?.lines.forEach((line) => {
-      const key = freeKey(rows, keyOfLine(job, line), at);
-      const row = rows.get(key) ?? jobs.map(() => null);
-      row[at] = { words: `${showAmount(line)} ${line.description}`, cents: nets[at]?.get(line.id) ?? 0 };
-      rows.set(key, row);
-    }),
-  );
-  return [...rows].map(([key, sides]) => ({ key, sides }));
+  const rows: (PlacedLine | null)[][] = [];
+  jobs.forEach((job, at) => {
+    const left = new Set(job ? placed(job) : []);
+    for (const isSame of SAME)
+      for (const each of left) {
+        const row = rows.find(
+          (known) =>
+            known[at] === null &&
+            known.some((other) => other !== null && other.line.kind === each.line.kind && isSame(other, each)),
+        );
+        if (!row) continue;
+        row[at] = each;
+        left.delete(each);
+      }
+    for (const each of left) rows.push(jobs.map((_, index) => (index === at ? each : null)));
+  });
+  return rows.map((row) => ({
+    key: row.map((each) => each?.line.id ?? "").join(" "),
+    sides: row.map((each, at) =>
+      each
+        ? { words: `${showAmount(each.line)} ${each.line.description}`, cents: nets[at]?.get(each.line.id) ?? 0 }
+        : null,
+    ),
+  }));
+}
+
+function placed({ lines, fit, libraryJobId }: Job): PlacedLine[] {
+  return lines.map((line) => ({
+    line,
+    libraryLineId: fit?.lineIds.find(({ id }) => id === line.id)?.libraryLineId ?? null,
+    isOfLibrary: libraryJobId !== null,
+    place: lines.filter(({ kind }) => kind === line.kind).indexOf(line),
+  }));
 }
 
 /** The key, or the next one of its name whose place of this quote is free. */
@@ -78,14 +117,4 @@ function freeKey(rows: ReadonlyMap<string, readonly unknown[]>, key: string, at:
 
 function keyOfJob({ libraryJobId, title }: Job): string {
   return libraryJobId ?? title.toLowerCase();
-}
-
-function keyOfLine({ fit, libraryJobId, lines }: Job, line: QuoteLine): string {
-  const fromLibrary = fit?.lineIds.find(({ id }) => id === line.id)?.libraryLineId;
-  if (fromLibrary !== undefined) return fromLibrary;
-  // Of a library job lines stand in the library's order; of one's own their names tell.
-  const ofKind = lines.filter(({ kind }) => kind === line.kind);
-  return libraryJobId === null
-    ? `${line.kind} ${line.description.toLowerCase()}`
-    : `${line.kind} ${ofKind.indexOf(line)}`;
 }
