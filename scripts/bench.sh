@@ -12,7 +12,7 @@ if [ "${1:-}" = people ] || [ "${1:-}" = server ]; then
   trap 'stop_cluster; rm -rf "$MECHANON_HOME"' EXIT
   start_cluster "-c fsync=off -c synchronous_commit=off -c full_page_writes=off -c max_wal_size=8GB -c shared_buffers=1GB"
   node --import tsx "server/src/bench/$1.ts" "${@:2}"
-elif [ "${1:-}" = device ] || [ "${1:-}" = photo ]; then
+elif [ "${1:-}" = device ] || [ "${1:-}" = photo ] || [ "${1:-}" = quote ]; then
   need_debian_packages "postgresql=/usr/lib/postgresql/*/bin/initdb" "chromium-headless-shell=/usr/bin/chromium-headless-shell" >&2
   bash scripts/build-web.sh >&2
   MECHANON_HOME=$(mktemp -d /tmp/mechanon-bench.XXXXXX)

@@ -4,6 +4,8 @@ import { join } from "node:path";
 import { brotliCompressSync } from "node:zlib";
 import {
   driveMinutes,
+  explainedWorkOrder,
+  marginsOf,
   offerTimes,
   priceWorkOrder,
   readRoadNetwork,
@@ -11,6 +13,9 @@ import {
   nothingArranged,
   usualCrewMember,
   type DaysAround,
+  type Job,
+  type QuoteLine,
+  type QuoteSlice,
   type Spot,
   type VisitState,
 } from "@mechanon/core";
@@ -67,37 +72,54 @@ function benchVin(): Figure[] {
   ];
 }
 
-/** Pricing a long quote, as every tap on a sheet does. */
+const LONG_QUOTE = { jobs: 10, linesPerJob: 20 };
+
+/** Pricing and explaining a quote of 200 lines of every kind, with discounts on lines, jobs and all. */
 function benchPrice(): Figure[] {
-  const lines = Array.from({ length: 60 }, (_, index) => ({
-    id: `l${index}`,
-    kind: "part" as const,
-    description: "",
-    quantity: 1.5,
-    costCents: 1000 + index * 37,
-    markup: "m",
-    priceCents: null,
-    partNumber: null,
-    brand: null,
+  const lineOf = (index: number): QuoteLine => {
+    const base = { id: `l${index}`, description: "", quantity: 1.5 };
+    switch (index % 5) {
+      case 0:
+        return { ...base, kind: "labor", hours: 1.25, rateCents: 13_800, wageCents: 3900, paidHours: null };
+      case 1:
+        return { ...base, kind: "fee", priceCents: 300 + index };
+      case 2:
+        return { ...base, kind: "sublet", costCents: 4000 + index, percent: 12.5, priceCents: null };
+      default:
+        return {
+          ...{ ...base, kind: "part", costCents: 1000 + index * 37, markup: "m", priceCents: null },
+          ...{ partNumber: null, brand: null, ...(index % 7 === 0 ? { off: { percent: 7.5 } } : {}) },
+        };
+    }
+  };
+  const jobs = Array.from({ length: LONG_QUOTE.jobs }, (_, job): Job => ({
+    ...{ id: `j${job}`, title: "", libraryJobId: null, concernId: null, pointIds: [], addedAt: "" },
+    ...{ answer: null, finishedAt: null, ...(job % 3 === 0 ? { off: { amountCents: 1000 } } : {}) },
+    lines: Array.from({ length: LONG_QUOTE.linesPerJob }, (_each, line) => lineOf(job * LONG_QUOTE.linesPerJob + line)),
   }));
-  const pricing = {
-    markup: { m: { bands: [{ upTo: 2000, times: 2.4 }, { times: 1.6 }], neverCheaper: true } },
-    taxes: [{ id: "t", percent: 8.125, on: ["part" as const] }],
+  const rules = {
+    ...{ laborRateCents: 0, wageCents: null },
+    pricing: {
+      markup: { m: { bands: [{ upTo: 2000, times: 2.4 }, { times: 1.6 }], neverCheaper: true } },
+      taxes: [{ id: "t", percent: 8.125, on: ["part" as const, "fee" as const] }],
+      supplies: { percentOfLabor: 4, cap: null },
+    },
   };
-  const job = {
-    id: "j",
-    title: "",
-    libraryJobId: null,
-    concernId: null,
-    pointIds: [],
-    lines,
-    addedAt: "",
-    answer: null,
-    finishedAt: null,
-  };
-  const work = (): unknown =>
-    priceWorkOrder({ rules: { pricing, laborRateCents: 0, wageCents: null }, jobs: [job], taxExempt: false }, "all");
-  return [{ figure: "price 60 lines", unit: "ms", ...summary(Array.from({ length: 500 }, () => timed(work))) }];
+  const discounts = [{ id: "d", title: "", on: "all" as const, off: { percent: 5 }, offerId: null }];
+  // A list of its own each time: what was worked out once is not worked out again.
+  const quote = (): QuoteSlice => ({ rules, jobs: [...jobs], taxExempt: false, discounts });
+  const median = (work: (one: QuoteSlice) => unknown): ReturnType<typeof summary> =>
+    summary(
+      Array.from({ length: 300 }, () => {
+        const one = quote();
+        return timed(() => work(one));
+      }),
+    );
+  return [
+    { figure: "price 200 lines", unit: "ms", ...median((one) => priceWorkOrder(one, "all")) },
+    { figure: "explain 200 lines", unit: "ms", ...median(explainedWorkOrder) },
+    { figure: "margins of 200 lines", unit: "ms", ...median(marginsOf) },
+  ];
 }
 
 /** Times for a visit among five vans of two weeks with eight visits a day. */

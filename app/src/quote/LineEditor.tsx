@@ -8,6 +8,7 @@ import { Choices } from "../ui/Choices";
 import { useColors } from "../ui/face";
 import { Stepper } from "../ui/Stepper";
 import { SPACE } from "../ui/theme";
+import { Tick } from "../ui/Tick";
 import { Words } from "../ui/Words";
 import { CostFields } from "./CostFields";
 import { DiscountField } from "./DiscountField";
@@ -119,6 +120,15 @@ export function LineEditor({ workOrderId, line, job, quote, unitPriceCents, netC
         </>
       ) : null}
       {part === "why" ? <LineWhy line={line} quote={quote} /> : null}
+      {part === "less" ? (
+        <Tick
+          label="No tax on it"
+          value={line.taxIds?.length === 0}
+          onChange={(isFree) =>
+            sendCommand(workOrderId, { type: "editLine", lineId: line.id, change: { taxIds: isFree ? [] : null } })
+          }
+        />
+      ) : null}
       {part === "less" && line.kind !== "core" ? (
         job.setPrice ? (
           <Words size="small">The job has one price for all of it: take it off the job instead.</Words>

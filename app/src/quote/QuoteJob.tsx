@@ -25,6 +25,8 @@ import { SPACE } from "../ui/theme";
 import { Words } from "../ui/Words";
 import { answerWords } from "../work/answerWords";
 import { discountWords } from "./discountWords";
+import { DragLine, DropEnd } from "./DragLines";
+import { endOf } from "./dropAct";
 import { JobActs } from "./JobActs";
 import { LedTo } from "./LedTo";
 import { LineLeadsTo } from "./LineLeadsTo";
@@ -94,21 +96,23 @@ export function QuoteJob({
       ) : null}
       {isOpen ? <JobActs job={job} state={state} totalCents={total} /> : null}
       {job.lines.map((line) => (
-        <QuoteLineRow
-          key={line.id}
-          workOrderId={state.id}
-          line={line}
-          job={job}
-          quote={state}
-          netCents={nets.get(line.id)?.net ?? 0}
-          unitPriceCents={nets.get(line.id)?.unitPrice ?? 0}
-          margin={toldMargin(line.id)}
-          isFixed={job.finishedAt !== null}
-          isEditing={editing === line.id}
-          onEdit={setEditing}
-          more={editing === line.id ? <LineLeadsTo line={line} job={job} view={view} business={business} /> : null}
-        />
+        <DragLine key={line.id} id={line.id} isFixed={job.finishedAt !== null}>
+          <QuoteLineRow
+            workOrderId={state.id}
+            line={line}
+            job={job}
+            quote={state}
+            netCents={nets.get(line.id)?.net ?? 0}
+            unitPriceCents={nets.get(line.id)?.unitPrice ?? 0}
+            margin={toldMargin(line.id)}
+            isFixed={job.finishedAt !== null}
+            isEditing={editing === line.id}
+            onEdit={setEditing}
+            more={editing === line.id ? <LineLeadsTo line={line} job={job} view={view} business={business} /> : null}
+          />
+        </DragLine>
       ))}
+      <DropEnd id={endOf(job.id)} />
       {job.lines.length === 0 ? (
         <Words tone="muted">Nothing in it yet: it costs nothing, and the customer is not asked for it.</Words>
       ) : null}

@@ -3,6 +3,7 @@ import { StyleSheet, View } from "react-native";
 import { useRouter } from "expo-router";
 import { countOf, priceFromTo, priceWorkOrder, quoteTotalCents, showMoney, type WorkOrderState } from "@mechanon/core";
 import { useRight } from "../session/useSession";
+import { sendCommand } from "../sync/give";
 import { Button } from "../ui/Button";
 import { SPACE } from "../ui/theme";
 import { useIsWide } from "../ui/useIsWide";
@@ -10,6 +11,8 @@ import { JobLibrary } from "../jobLibrary/JobLibrary";
 import { KeepJob } from "../jobLibrary/KeepJob";
 import { wholeOrderTitle } from "../jobLibrary/wholeOrderTitle";
 import type { WorkOrderSection, WorkOrderSectionProps } from "../work/workOrderSection";
+import { DragLines } from "./DragLines";
+import { dropAct } from "./dropAct";
 import { OtherQuotes } from "./OtherQuotes";
 import { PartsFrom } from "./PartsFrom";
 import { QuoteDiscounts } from "./QuoteDiscounts";
@@ -50,9 +53,16 @@ export function QuoteSection({ view, business, isUnsent }: WorkOrderSectionProps
       {isWide && state.jobs.length > 0 ? (
         <Button label="Edit as a table" onPress={() => router.navigate(`/work/${state.id}/quote`)} />
       ) : null}
-      {state.jobs.map((job) => (
-        <QuoteJob key={job.id} job={job} view={view} business={business} priced={priced} />
-      ))}
+      <DragLines
+        onDrop={(lineId, on) => {
+          const act = dropAct(state.jobs, lineId, on);
+          if (act) sendCommand(state.id, act.command);
+        }}
+      >
+        {state.jobs.map((job) => (
+          <QuoteJob key={job.id} job={job} view={view} business={business} priced={priced} />
+        ))}
+      </DragLines>
       <TakenOffLine state={state} />
       <PartsFrom view={view} business={business} isUnsent={isUnsent} />
       {isPicking ? (

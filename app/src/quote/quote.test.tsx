@@ -4,6 +4,7 @@ import type { WorkOrderView } from "@mechanon/contract";
 import { BUSINESS, fakeServer, givenCommands as given, resetSync, show } from "../testing/harness";
 import { jobSample, stateSample, viewSample } from "../testing/samples";
 import { visited } from "../testing/router";
+import { dropAct, endOf } from "./dropAct";
 import { CompareScreen } from "./CompareScreen";
 import { QuoteSection } from "./QuoteSection";
 
@@ -51,6 +52,13 @@ describe("a line", () => {
     expect(screen.getByRole("button", { name: "Done" }).props.accessibilityState).toMatchObject({ disabled: true });
     type("Less on Wiper blade", "5.50");
     expect(given()).toMatchObject([{ change: { off: { percent: 10 } } }, { change: { off: { amountCents: 550 } } }]);
+  });
+  it("is taxed or not", () => {
+    open();
+    openBlade();
+    choose("Less");
+    fireEvent.press(screen.getByRole("checkbox", { name: "No tax on it" }));
+    expect(given()).toMatchObject([{ change: { taxIds: [] } }]);
   });
   it("has a note for the customer and one for us alone, each once it is left", () => {
     open();
@@ -286,6 +294,20 @@ describe("the whole", () => {
     press("Take 1 part from the van");
     expect(given()).toMatchObject([{ type: "takeFromVan", parts: [{ lineId: "w2", itemId: "s" }] }]);
   });
+  it("asks whether ours is to cost what the supplier asks by now", async () => {
+    const item: StockItem = {
+      ...{ id: "s", personId: "me", title: "Wiper blade", brand: null, partNumber: "SD-22", codes: [] },
+      ...{ partKind: "aftermarket", costCents: 700, priceCents: null, count: 0 },
+    };
+    const server = fakeServer({ "PATCH /api/business/stock": { body: { stock: [] } } });
+    const from = { of: "offer" as const, supplierId: "gull-harbor", at: "2026-11-27T17:00:00.000Z" };
+    const lines = job.lines.map((line) => (line.kind === "part" ? { ...line, from } : line));
+    const business = { ...BUSINESS, settings: { ...BUSINESS.settings, stock: [item] } };
+    open({ jobs: [{ ...job, lines }] }, business, ["seeCost", "changePrices", "settings"]);
+    expect(screen.getByText(/the supplier asks \$8.00, ours is kept at \$7.00/)).toBeTruthy();
+    await act(async () => press("Keep ours at $8.00"));
+    expect(server.asked[0]?.body).toMatchObject({ stock: [{ from: item, to: { costCents: 800 } }] });
+  });
   it("says what a supplier has not, and keeps the costs when it does not answer", async () => {
     const ask = "POST /api/work-orders/order-1/offers";
     const server = fakeServer({ [ask]: { body: { workOrder: view({ jobs: [job] }), without: ["w2"] } } });
@@ -293,6 +315,27 @@ describe("the whole", () => {
     await act(async () => press("Ask Gull Harbor Parts for 1 part"));
     expect(await screen.findByText(/Gull Harbor Parts has nothing for 1 part/)).toBeTruthy();
     expect(server.asked[0]?.body).toMatchObject({ lineIds: ["w2"], supplierId: "gull-harbor" });
+  });
+});
+
+describe("a line that is dropped", () => {
+  const [one, two] = job.lines as [QuoteLine, QuoteLine];
+  const jobs: Job[] = [
+    { ...job, lines: [one, two, { ...one, id: "w3" }] },
+    { ...job, id: "k", lines: [{ ...one, id: "k1" }] },
+  ];
+  it.each([
+    ["down its job", "w1", "w2", { jobId: "j", beforeLineId: "w3" }],
+    ["up its job", "w3", "w1", { jobId: "j", beforeLineId: "w1" }],
+    ["to the end", "w1", endOf("j"), { jobId: "j", beforeLineId: null }],
+    ["into another job", "w1", "k1", { jobId: "k", beforeLineId: "k1" }],
+    ["on itself", "w1", "w1", null],
+    ["where nothing is", "w1", "gone", null],
+    ["at the end where it is", "w3", endOf("j"), null],
+  ])("%s goes there", (_name, lineId, on, to) => {
+    const act = dropAct(jobs, lineId, on);
+    if (to === null) expect(act).toBeNull();
+    else expect(act?.command).toMatchObject(to);
   });
 });
 

@@ -24,6 +24,7 @@ export { default as MapPin } from "lucide-react-native/icons/map-pin";
 export { default as MessageSquare } from "lucide-react-native/icons/message-square";
 export { default as Milestone } from "lucide-react-native/icons/milestone";
 export { default as Minus } from "lucide-react-native/icons/minus";
+export { default as GripVertical } from "lucide-react-native/icons/grip-vertical";
 export { default as Phone } from "lucide-react-native/icons/phone";
 export { default as Play } from "lucide-react-native/icons/play";
 export { default as Plus } from "lucide-react-native/icons/plus";

@@ -98,6 +98,27 @@ describe("a line where it stands", () => {
   });
 });
 
+it("two people on one line each change their own figure of it", () => {
+  const amount = { type: "changeLine", lineId: "brakes2", hours: null, quantity: 3, priceCents: null } as const;
+  const note = { type: "editLine", lineId: "brakes2", change: { noteForUs: "both axles" } } as const;
+  const one = run(run(brakes(), amount), note);
+  const other = run(run(brakes(), note), amount);
+  expect([line(one, "brakes2"), line(other, "brakes2")]).toEqual([
+    expect.objectContaining({ quantity: 3, noteForUs: "both axles" }),
+    expect.objectContaining({ quantity: 3, noteForUs: "both axles" }),
+  ]);
+  // Whoever comes to a line that is gone is told, and nothing else is touched.
+  const gone = run(brakes(), { type: "removeLine", lineId: "brakes2" });
+  expect(() => run(gone, amount)).toThrow(new Refusal("line/not-found"));
+});
+
+it("a rate of nothing and a quantity of nothing cost nothing", () => {
+  const free = run(brakes(), { type: "changeLine", lineId: "brakes1", hours: null, quantity: null, priceCents: 0 });
+  const none = run(free, { type: "changeLine", lineId: "brakes2", hours: null, quantity: 0, priceCents: null });
+  expect(quoteTotalCents(none)).toBe(0);
+  expect(priceWorkOrder(none, "all").profit.marginPercent).toBeNull();
+});
+
 describe("the order of lines and jobs", () => {
   const two = (): WorkOrderState => brakes(brakes(), "again");
   it("is changed within a job and over to another", () => {

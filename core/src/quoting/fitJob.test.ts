@@ -426,3 +426,25 @@ describe("kept in the library", () => {
     expect(job.lines).toMatchObject([{ hours: 0.7 }, { hours: 0.7 }]);
   });
 });
+
+it("has a line only on cars of which the spec says so, and asks where nobody knows", () => {
+  const tire = libraryJob.parse({
+    ...about,
+    id: "tire",
+    title: "Tire",
+    lines: [
+      { ...part, id: "t1", description: "Tire", quantity: 1, costCents: 9000 },
+      { ...part, id: "t2", description: "Service kit", quantity: 1, costCents: 300 },
+    ],
+    fits: [{ lineId: "t2", onlyWhere: { spec: "pressureMonitor", value: "Sensors in the wheels" } }],
+  });
+  const fitted = (value?: string): { quantity: number; unknown: string[] } => {
+    const specs = value === undefined ? {} : { pressureMonitor: { value, from: "specSheet" as const } };
+    const { lines, unknown } = fitJob(tire, { facts: { ...NO_FACTS, specs }, positions: [], variantId: null }, GUIDE);
+    const kit = lines.find(({ id }) => id === "t2");
+    return { quantity: kit?.kind === "part" ? kit.quantity : -1, unknown };
+  };
+  expect(fitted("Sensors in the wheels")).toEqual({ quantity: 1, unknown: [] });
+  expect(fitted("None")).toEqual({ quantity: 0, unknown: [] });
+  expect(fitted()).toEqual({ quantity: 0, unknown: ["pressureMonitor"] });
+});

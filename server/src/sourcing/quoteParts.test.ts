@@ -87,7 +87,7 @@ it("finds parts used before by kind and place at their last cost, without brand;
   const find = async (who: TestPerson, words: string): Promise<UsedPart[]> =>
     (await who.get<{ parts: UsedPart[] }>(`/api/used-parts?words=${encodeURIComponent(words)}`)).body.parts;
   const found = await find(odile, "hub bear");
-  expect(found).toContainEqual(expect.objectContaining({ description: "Hub bearing", costCents: expect.any(Number) }));
+  expect(found.find(({ description }) => description === "Hub bearing")?.costCents).toBeGreaterThan(0);
   expect(JSON.stringify(found)).not.toContain("Brinewell");
   expect(await find(odile, "100% of_nothing\\")).toEqual([]);
   expect(await find(wren, "hub bear")).toEqual([]);

@@ -1,4 +1,4 @@
-import { useState } from "react";
+import { useState, type ReactNode } from "react";
 import { StyleSheet, View } from "react-native";
 import { marginStanding, type WorkOrderState } from "@mechanon/core";
 import type { WorkOrderView } from "@mechanon/contract";
@@ -8,6 +8,8 @@ import { Button } from "../../ui/Button";
 import { useColors } from "../../ui/face";
 import { SPACE } from "../../ui/theme";
 import { Words } from "../../ui/Words";
+import { DragLine, DragLines, DropEnd } from "../DragLines";
+import { endOf } from "../dropAct";
 import { useUsedParts } from "../useUsedParts";
 import { cellText } from "./cells";
 import { COLUMN_SHARES } from "./columnShares";
@@ -99,53 +101,57 @@ export function QuoteTable({ view, business, rows, shown, focus, onFocus }: Quot
   };
   return (
     <View>
-      <View role="grid" aria-label="The quote" {...keys}>
-        <View role="row" style={styles.head}>
-          {columns.map((each) => (
-            <View key={each} role="columnheader" style={[styles.title, { flex: COLUMN_SHARES[each] }]}>
-              <Words size="small" strong tone="muted" align={each === "what" ? "left" : "right"}>
-                {COLUMN_TITLES[each]}
-              </Words>
-            </View>
-          ))}
-        </View>
-        {rows.map((at) => {
-          const isHere = at.key === focus.rowKey;
-          return (
-            <View key={at.key}>
-              <TableRowView
-                row={at}
-                texts={COLUMNS.map((each) => cellText(at, each, figures))}
-                columns={columns}
-                column={isHere ? focus.column : null}
-                typed={isHere ? focus.typed : null}
-                fault={isHere ? fault : null}
-                isBelow={isBelow(at)}
-                onCell={cells.at}
-                onType={cells.type}
-                onKey={cells.onKey}
-              />
-              {isHere && suggestions.length > 0 ? (
-                <View role="group" aria-label="Kept ready" style={[styles.list, { borderColor: colors.petrol }]}>
-                  {suggestions.map((suggestion, index) => (
-                    <View
-                      key={suggestion.key}
+      <DragLines onDrop={acts.drop}>
+        <View role="grid" aria-label="The quote" {...keys}>
+          <View role="row" style={styles.head}>
+            {columns.map((each) => (
+              <View key={each} role="columnheader" style={[styles.title, { flex: COLUMN_SHARES[each] }]}>
+                <Words size="small" strong tone="muted" align={each === "what" ? "left" : "right"}>
+                  {COLUMN_TITLES[each]}
+                </Words>
+              </View>
+            ))}
+          </View>
+          {rows.map((at) => {
+            const isHere = at.key === focus.rowKey;
+            return (
+              <View key={at.key}>
+                <Placed row={at}>
+                  <TableRowView
+                    row={at}
+                    texts={COLUMNS.map((each) => cellText(at, each, figures))}
+                    columns={columns}
+                    column={isHere ? focus.column : null}
+                    typed={isHere ? focus.typed : null}
+                    fault={isHere ? fault : null}
+                    isBelow={isBelow(at)}
+                    onCell={cells.at}
+                    onType={cells.type}
+                    onKey={cells.onKey}
+                  />
+                </Placed>
+                {isHere && suggestions.length > 0 ? (
+                  <View role="group" aria-label="Kept ready" style={[styles.list, { borderColor: colors.petrol }]}>
+                    {suggestions.map((suggestion, index) => (
+                      <View
+                        key={suggestion.key}
 
-                      style={index === picked ? { backgroundColor: colors.inset } : undefined}
-                    >
-                      <Button
-                        kind="quiet"
-                        label={`${index === picked ? "▸ " : ""}${suggestion.label}`}
-                        onPress={() => take(suggestion)}
-                      />
-                    </View>
-                  ))}
-                </View>
-              ) : null}
-            </View>
-          );
-        })}
-      </View>
+                        style={index === picked ? { backgroundColor: colors.inset } : undefined}
+                      >
+                        <Button
+                          kind="quiet"
+                          label={`${index === picked ? "▸ " : ""}${suggestion.label}`}
+                          onPress={() => take(suggestion)}
+                        />
+                      </View>
+                    ))}
+                  </View>
+                ) : null}
+              </View>
+            );
+          })}
+        </View>
+      </DragLines>
       <View style={styles.foot}>
         <Button kind="quiet" label="Take the last change back" disabled={!acts.canUndo} onPress={acts.undo} />
       </View>
@@ -153,8 +159,26 @@ export function QuoteTable({ view, business, rows, shown, focus, onFocus }: Quot
   );
 }
 
+/** A line with its grip, the end of a job where one can be dropped, or a row as it is. */
+function Placed({ row, children }: { row: TableRow; children: ReactNode }) {
+  if (row.kind === "line")
+    return (
+      <DragLine id={row.line.id} isFixed={row.job.finishedAt !== null}>
+        {children}
+      </DragLine>
+    );
+  if (row.kind === "addLine")
+    return (
+      <DropEnd id={endOf(row.job.id)}>
+        <View style={styles.inset}>{children}</View>
+      </DropEnd>
+    );
+  return <View style={styles.inset}>{children}</View>;
+}
+
 const styles = StyleSheet.create({
-  head: { flexDirection: "row" },
+  head: { flexDirection: "row", paddingLeft: 22 },
+  inset: { paddingLeft: 22 },
   title: { minWidth: 0, paddingHorizontal: SPACE.xs },
   list: { borderLeftWidth: 3, marginLeft: SPACE.l, paddingLeft: SPACE.s },
   foot: { flexDirection: "row", paddingTop: SPACE.m },

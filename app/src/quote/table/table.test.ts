@@ -66,21 +66,12 @@ it("shows the total with what is being typed, and the one of before while it is 
 describe("a line typed in one go", () => {
   const read = (typed: string, rights = ALL): unknown => readTypedLine(typed, "n", SETTINGS_SAMPLE.rules, rights);
   it.each<[string, Partial<QuoteLine>]>([
-    ["1.5 h clean slides", { kind: "labor", hours: 1.5, description: "clean slides" } as Partial<QuoteLine>],
-    [
-      "2 wiper blade 14.50",
-      { kind: "part", quantity: 2, description: "wiper blade", priceCents: 1450 } as Partial<QuoteLine>,
-    ],
-    [
-      "2 x wiper blade cost 8.40",
-      { kind: "part", quantity: 2, costCents: 840, markup: "standard", priceCents: null } as Partial<QuoteLine>,
-    ],
-    ["fee parking 6", { kind: "fee", description: "parking", priceCents: 600 } as Partial<QuoteLine>],
-    ["core battery 22.00", { kind: "core", description: "battery", priceCents: 2200 } as Partial<QuoteLine>],
-    [
-      "bought in alignment cost 80",
-      { kind: "sublet", description: "alignment", costCents: 8000 } as Partial<QuoteLine>,
-    ],
+    ["1.5 h clean slides", { kind: "labor", hours: 1.5, description: "clean slides" }],
+    ["2 wiper blade 14.50", { kind: "part", quantity: 2, description: "wiper blade", priceCents: 1450 }],
+    ["2 x wiper blade cost 8.40", { kind: "part", quantity: 2, costCents: 840, markup: "standard", priceCents: null }],
+    ["fee parking 6", { kind: "fee", description: "parking", priceCents: 600 }],
+    ["core battery 22.00", { kind: "core", description: "battery", priceCents: 2200 }],
+    ["bought in alignment cost 80", { kind: "sublet", description: "alignment", costCents: 8000 }],
   ])("%s", (typed, line) => {
     expect(read(typed)).toMatchObject(line);
   });

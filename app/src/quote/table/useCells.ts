@@ -84,7 +84,19 @@ export function useCells(
     if (step) return (stop(), go(at + step[0], column + step[1]));
     if (event.key === "Home") return (stop(), go(at, 0));
     if (event.key === "End") return (stop(), go(at, COLUMNS.length - 1));
-    if (event.key === "Delete" || event.key === "Backspace") return (stop(), acts.remove(row));
+    if (event.key === "Delete" || event.key === "Backspace") {
+      stop();
+      acts.remove(row);
+      // What is gone has no focus to keep: it goes to what stands nearest.
+      const left = rows.filter((each) => !goesWith(each, row));
+      const next =
+        rows
+          .slice(0, at)
+          .reverse()
+          .find((each) => left.includes(each)) ?? left[0];
+      if (next) setFocus({ rowKey: next.key, column: focus.column, typed: null });
+      return;
+    }
     const text = acts.textOf(row, focus.column);
     if (event.key === "Enter" || event.key === "F2") {
       stop();
@@ -101,6 +113,12 @@ export function useCells(
     type: (typed) => setFocus({ ...focus, typed }),
     onKey,
   };
+}
+
+/** Whether a row goes when another is taken off: itself, and all of a job. */
+function goesWith(each: TableRow, taken: TableRow): boolean {
+  if (taken.kind === "addLine" || taken.kind === "addJob") return false;
+  return each.key === taken.key || (taken.kind === "job" && each.kind !== "addJob" && each.job.id === taken.job.id);
 }
 
 const STEPS: Readonly<Record<string, readonly [down: number, right: number]>> = {

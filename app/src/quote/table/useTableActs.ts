@@ -3,6 +3,7 @@ import type { WorkOrderView } from "@mechanon/contract";
 import { v7 as uuid } from "uuid";
 import { useFitter } from "../../jobLibrary/useFitter";
 import { useRight, type Business } from "../../session/useSession";
+import { dropAct } from "../dropAct";
 import { moveActs } from "../moveActs";
 import { fitOf, usedPartLine } from "../partChoices";
 import { cellAct, typedText, LOOKS_LIKE, type Figures, type TableRights } from "./cells";
@@ -34,6 +35,7 @@ export interface TableActs {
   remove: (row: TableRow) => void;
   move: (row: TableRow, by: -1 | 1) => void;
   copy: (row: TableRow) => void;
+  drop: (lineId: string, on: string) => void;
 }
 
 const AMOUNT = /^\s*(\d+(?:\.\d+)?)\s*(?:x|×)?\s+/i;
@@ -130,7 +132,12 @@ export function useTableActs(view: WorkOrderView, business: Business): TableActs
     const newLineId = uuid();
     act({ type: "copyLine", lineId: row.line.id, newLineId }, { type: "removeLine", lineId: newLineId });
   };
+  const drop = (lineId: string, on: string): void => {
+    const moved = dropAct(state.jobs, lineId, on);
+    if (moved) act(moved.command, moved.undo);
+  };
   return {
+    drop,
     rights,
     canUndo,
     undo,
