@@ -101,7 +101,7 @@ describe.each([
     await driver.button("Hours of Replace front pads and rotors more");
     await page.getByText("Hours typed by hand").waitFor();
     await page
-      .getByText(/^Margin \d/)
+      .getByText(/^Margin: /)
       .first()
       .waitFor();
     await checked(driver, "quote");

@@ -13,4 +13,3 @@ export const PART_KIND_TITLES: Readonly<Record<PartKind, string>> = {
 
 /** What a part is said to be on the paper, as many states ask; who brings it stands by itself. */
 export const PART_CONDITIONS = ["new", "rebuilt", "used"] as const;
-export type PartCondition = (typeof PART_CONDITIONS)[number];

@@ -19,7 +19,6 @@ export const markupTable = z.object({
   /** Suppliers whose parts it stands for; empty: all. */
   supplierIds: z.array(id).max(50),
 });
-export type MarkupTable = z.infer<typeof markupTable>;
 
 /** What a fee hangs on; it comes and goes with that. */
 export const feeOn = z.discriminatedUnion("what", [

@@ -44,7 +44,6 @@ export const partFrom = z.discriminatedUnion("of", [
   z.object({ of: z.literal("before"), day: z.string().nullable() }),
   z.object({ of: z.literal("barcode"), code: z.string() }),
 ]);
-export type PartFrom = z.infer<typeof partFrom>;
 const cents = z.number().int().nonnegative();
 const amount = z.number().nonnegative();
 
