@@ -13,11 +13,21 @@ export interface ChoicesProps<T extends string> {
   onChoose: (value: T) => void;
   /** Side by side in equal widths instead of wrapping. */
   even?: boolean;
+  /** They may be others in a moment: none can be chosen until then. */
+  disabled?: boolean;
   testID?: string;
 }
 
 /** One of a few, each a thumb wide. The chosen one is filled and says so. */
-export function Choices<T extends string>({ label, options, value, onChoose, even = false, testID }: ChoicesProps<T>) {
+export function Choices<T extends string>({
+  label,
+  options,
+  value,
+  onChoose,
+  even = false,
+  disabled = false,
+  testID,
+}: ChoicesProps<T>) {
   const colors = useColors();
   return (
     <View role="radiogroup" aria-label={label} style={[styles.row, !even && styles.wrap]} testID={testID}>
@@ -29,6 +39,8 @@ export function Choices<T extends string>({ label, options, value, onChoose, eve
             role="radio"
             label={name}
             aria-checked={isChosen}
+            disabled={disabled}
+            aria-disabled={disabled}
             onPress={() => onChoose(option)}
             style={[
               styles.option,

@@ -1,4 +1,5 @@
 import { useMutation, useQuery } from "@tanstack/react-query";
+import { dequal } from "dequal";
 import { useState } from "react";
 import { useFormState, useWatch } from "react-hook-form";
 import { StyleSheet, View } from "react-native";
@@ -34,14 +35,17 @@ export function TimesPart({ slug, page, asking }: { slug: string; page: AskPage;
     name: ["wishIds", "words", "street", "town", "region", "postcode", "time"],
   });
   const canLook = canLookForTimes({ wishIds, words, street });
-  const body = useSettled({ place: placeAsked({ street, town, region, postcode }), wishIds }, REST_MS);
-  const { data, error, refetch } = useQuery({
+  const wanted = { place: placeAsked({ street, town, region, postcode }), wishIds };
+  const body = useSettled(wanted, REST_MS);
+  const { data, error, refetch, isPlaceholderData } = useQuery({
     queryKey: ["askTimes", slug, body],
     queryFn: () => call(routes.askTimes, { params: { slug }, body }),
     enabled: canLook,
     staleTime: 60_000,
     placeholderData: (before) => before,
   });
+  // Times for another place or other work may not be there for this one: none is taken before the new ones are here.
+  const isOvertaken = !error && (isPlaceholderData || !dequal(wanted, body));
   const hold = useMutation({
     mutationFn: (time: AskedTime) =>
       call(routes.holdAskedTime, { params: { slug }, body: { ...body, requestId, time } }),
@@ -75,6 +79,7 @@ export function TimesPart({ slug, page, asking }: { slug: string; page: AskPage;
               label: showMomentIn(language, time.startsAt, page.timeZone),
             }))}
             value={picked ? keyOf(picked) : null}
+            disabled={isOvertaken}
             onChoose={(key) => {
               const time = all.find((each) => keyOf(each) === key);
               if (!time) return;
