@@ -1,6 +1,8 @@
 /** Decimals carried by every quantity, hour and percent that reaches money. */
 export const DECIMALS = 4;
 const SCALE = 10_000n;
+const SCALE_NUMBER = 10_000;
+const MOST_DIGITS = 1e15;
 const LARGEST_DECIMAL = 1e12;
 
 /**
@@ -12,6 +14,9 @@ const LARGEST_DECIMAL = 1e12;
  */
 export function tenThousandths(value: number): bigint | null {
   if (!Number.isFinite(value) || Math.abs(value) > LARGEST_DECIMAL) return null;
+  // A number of up to fifteen digits is written in one way alone: what divides back to it is what was written.
+  const rounded = Math.round(value * SCALE_NUMBER);
+  if (Math.abs(rounded) < MOST_DIGITS && rounded / SCALE_NUMBER === value) return BigInt(rounded);
   // The shortest text that reads back as the same number is what was written; products of floats would not be exact.
   const match = /^(-?)(\d+)(?:\.(\d+))?$/.exec(String(value));
   if (!match) return null;

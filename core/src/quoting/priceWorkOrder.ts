@@ -90,12 +90,13 @@ function toLineInput(line: QuoteLine, hasSetPrice: boolean, known: ReadonlySet<s
   // A tax that does not hold there any more is none.
   const taxes = line.taxIds?.filter((tax) => known.has(tax)) ?? null;
   if (line.kind === "core") return { id, kind: "core", taxes, quantity: line.quantity, price: line.priceCents };
-  const off = line.off && !hasSetPrice ? toDiscountInput(line.off) : null;
-  const shared = { id, taxes, discount: off };
+  const discount = line.off && !hasSetPrice ? toDiscountInput(line.off) : null;
   switch (line.kind) {
     case "labor":
       return {
-        ...shared,
+        id,
+        taxes,
+        discount,
         kind: "labor",
         hours: line.hours,
         rate: line.rateCents,
@@ -104,9 +105,11 @@ function toLineInput(line: QuoteLine, hasSetPrice: boolean, known: ReadonlySet<s
         paidHours: line.paidHours,
       };
     case "part":
-      if (line.isCustomers) return { ...shared, kind: "part", quantity: line.quantity, cost: 0, price: 0 };
+      if (line.isCustomers) return { id, taxes, discount, kind: "part", quantity: line.quantity, cost: 0, price: 0 };
       return {
-        ...shared,
+        id,
+        taxes,
+        discount,
         kind: "part",
         quantity: line.quantity,
         cost: line.costCents ?? 0,
@@ -114,11 +117,11 @@ function toLineInput(line: QuoteLine, hasSetPrice: boolean, known: ReadonlySet<s
         price: line.priceCents,
       };
     case "fee":
-      return { ...shared, kind: "fee", quantity: line.quantity, price: line.priceCents };
+      return { id, taxes, discount, kind: "fee", quantity: line.quantity, price: line.priceCents };
     case "sublet":
       // Who may not see its cost is told what it sells at.
       return line.costCents === null
-        ? { ...shared, kind: "sublet", cost: line.priceCents ?? 0, percent: 0 }
-        : { ...shared, kind: "sublet", cost: line.costCents, percent: line.percent };
+        ? { id, taxes, discount, kind: "sublet", cost: line.priceCents ?? 0, percent: 0 }
+        : { id, taxes, discount, kind: "sublet", cost: line.costCents, percent: line.percent };
   }
 }

@@ -1,4 +1,4 @@
-import { useState, type ReactNode } from "react";
+import { useState } from "react";
 import { StyleSheet, View } from "react-native";
 import { marginStanding, type WorkOrderState } from "@mechanon/core";
 import type { WorkOrderView } from "@mechanon/contract";
@@ -8,15 +8,14 @@ import { Button } from "../../ui/Button";
 import { useColors } from "../../ui/face";
 import { SPACE } from "../../ui/theme";
 import { Words } from "../../ui/Words";
-import { DragLine, DragLines, DropEnd } from "../DragLines";
-import { endOf } from "../dropAct";
+import { DragLines } from "../DragLines";
 import { useUsedParts } from "../useUsedParts";
 import { cellText } from "./cells";
 import { COLUMN_SHARES } from "./columnShares";
 import { COLUMNS, COLUMN_TITLES, type TableRow } from "./rows";
 import { jobSuggestions, partSuggestions, type Suggestion } from "./suggestionsFor";
 import { keyOf } from "./keyOf";
-import { TableRowView } from "./TableRowView";
+import { PlacedRow } from "./PlacedRow";
 import { useCells, type CellFocus } from "./useCells";
 import { figuresOf, useTableActs } from "./useTableActs";
 
@@ -116,20 +115,18 @@ export function QuoteTable({ view, business, rows, shown, focus, onFocus }: Quot
             const isHere = at.key === focus.rowKey;
             return (
               <View key={at.key}>
-                <Placed row={at}>
-                  <TableRowView
-                    row={at}
-                    texts={COLUMNS.map((each) => cellText(at, each, figures))}
-                    columns={columns}
-                    column={isHere ? focus.column : null}
-                    typed={isHere ? focus.typed : null}
-                    fault={isHere ? fault : null}
-                    isBelow={isBelow(at)}
-                    onCell={cells.at}
-                    onType={cells.type}
-                    onKey={cells.onKey}
-                  />
-                </Placed>
+                <PlacedRow
+                  row={at}
+                  texts={COLUMNS.map((each) => cellText(at, each, figures))}
+                  columns={columns}
+                  column={isHere ? focus.column : null}
+                  typed={isHere ? focus.typed : null}
+                  fault={isHere ? fault : null}
+                  isBelow={isBelow(at)}
+                  onCell={cells.at}
+                  onType={cells.type}
+                  onKey={cells.onKey}
+                />
                 {isHere && suggestions.length > 0 ? (
                   <View role="group" aria-label="Kept ready" style={[styles.list, { borderColor: colors.petrol }]}>
                     {suggestions.map((suggestion, index) => (
@@ -159,26 +156,8 @@ export function QuoteTable({ view, business, rows, shown, focus, onFocus }: Quot
   );
 }
 
-/** A line with its grip, the end of a job where one can be dropped, or a row as it is. */
-function Placed({ row, children }: { row: TableRow; children: ReactNode }) {
-  if (row.kind === "line")
-    return (
-      <DragLine id={row.line.id} isFixed={row.job.finishedAt !== null}>
-        {children}
-      </DragLine>
-    );
-  if (row.kind === "addLine")
-    return (
-      <DropEnd id={endOf(row.job.id)}>
-        <View style={styles.inset}>{children}</View>
-      </DropEnd>
-    );
-  return <View style={styles.inset}>{children}</View>;
-}
-
 const styles = StyleSheet.create({
   head: { flexDirection: "row", paddingLeft: 22 },
-  inset: { paddingLeft: 22 },
   title: { minWidth: 0, paddingHorizontal: SPACE.xs },
   list: { borderLeftWidth: 3, marginLeft: SPACE.l, paddingLeft: SPACE.s },
   foot: { flexDirection: "row", paddingTop: SPACE.m },

@@ -8,7 +8,7 @@ import { keyOf } from "./keyOf";
 import type { KeyHeard } from "./useCells";
 import { COLUMN_SHARES } from "./columnShares";
 
-interface TableRowViewProps {
+export interface TableRowViewProps {
   row: TableRow;
   /** What stands in each cell, in the order of the columns. */
   texts: readonly string[];

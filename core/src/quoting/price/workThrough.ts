@@ -118,8 +118,14 @@ function workLine(line: LineInput, payer: string, rules: RulesInput): WorkingLin
   const unitPrice = unitPriceOf(line, rules);
   const gross = grossOf(line, unitPrice);
   const working: WorkingLine = {
-    ...{ input: line, payer, unitPrice, gross },
-    ...{ setPrice: 0n, discount: 0n, net: gross, taken: [] },
+    input: line,
+    payer,
+    unitPrice,
+    gross,
+    setPrice: 0n,
+    discount: 0n,
+    net: gross,
+    taken: [],
   };
   if (line.kind !== "core" && line.discount) takeOff("line", line.discount, [working]);
   return working;
