@@ -19,10 +19,19 @@ function saysTheSame(before: TableRowViewProps, after: TableRowViewProps): boole
   return (
     before.column === null &&
     after.column === null &&
-    before.row === after.row &&
+    isSameRow(before.row, after.row) &&
     before.isBelow === after.isBelow &&
     before.columns.length === after.columns.length &&
     before.texts.every((text, index) => text === after.texts[index])
+  );
+}
+
+/** Whether two rows are of the same job and line, as they are. */
+function isSameRow(one: TableRow, other: TableRow): boolean {
+  return (
+    one.kind === other.kind &&
+    one.key === other.key &&
+    ("job" in one ? one.job : null) === ("job" in other ? other.job : null)
   );
 }
 

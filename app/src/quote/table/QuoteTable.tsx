@@ -1,4 +1,4 @@
-import { useState } from "react";
+import { startTransition, useEffect, useState } from "react";
 import { StyleSheet, View } from "react-native";
 import { marginStanding, type WorkOrderState } from "@mechanon/core";
 import type { WorkOrderView } from "@mechanon/contract";
@@ -19,6 +19,8 @@ import { PlacedRow } from "./PlacedRow";
 import { useCells, type CellFocus } from "./useCells";
 import { figuresOf, useTableActs } from "./useTableActs";
 
+const FIRST_ROWS = 40;
+
 interface QuoteTableProps {
   view: WorkOrderView;
   business: Business;
@@ -36,6 +38,10 @@ export function QuoteTable({ view, business, rows, shown, focus, onFocus }: Quot
   const fitter = useFitter(view, business);
   const [fault, setFault] = useState<string | null>(null);
   const [picked, setPicked] = useState(-1);
+  // Of a long quote what is in sight is there first, the rest right behind it.
+  const [isWhole, setWhole] = useState(rows.length <= FIRST_ROWS);
+  useEffect(() => startTransition(() => setWhole(true)), []);
+  const drawn = isWhole ? rows : rows.slice(0, FIRST_ROWS);
   const row = rows.find(({ key }) => key === focus.rowKey);
   const typed = focus.typed ?? "";
   const used = useUsedParts(row?.kind === "addLine" && acts.rights.mayPrice ? typed : "");
@@ -111,7 +117,7 @@ export function QuoteTable({ view, business, rows, shown, focus, onFocus }: Quot
               </View>
             ))}
           </View>
-          {rows.map((at) => {
+          {drawn.map((at) => {
             const isHere = at.key === focus.rowKey;
             return (
               <View key={at.key}>

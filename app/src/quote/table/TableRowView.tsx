@@ -1,5 +1,5 @@
 import { useEffect, useRef } from "react";
-import { StyleSheet, TextInput, View } from "react-native";
+import { StyleSheet, TextInput, View, type ViewStyle } from "react-native";
 import { useColors } from "../../ui/face";
 import { FONT, SPACE, TEXT_SIZE } from "../../ui/theme";
 import { Words } from "../../ui/Words";
@@ -42,7 +42,10 @@ export function TableRowView({
   const isJob = row.kind === "job";
   const isAdd = row.kind === "addLine" || row.kind === "addJob";
   return (
-    <View role="row" style={[styles.row, { borderColor: isJob ? colors.ink : colors.hairline }, isJob && styles.job]}>
+    <View
+      role="row"
+      style={[styles.row, FAR_ROWS, { borderColor: isJob ? colors.ink : colors.hairline }, isJob && styles.job]}
+    >
       {columns.map((each) => {
         const text = texts[COLUMNS.indexOf(each)] ?? "";
         const isHere = each === column;
@@ -162,6 +165,9 @@ function TypedCell({ label, typed, fault, onType, onKey }: TypedCellProps) {
     </View>
   );
 }
+
+/** Of a long quote only the rows in sight are laid out; the web alone knows of that. */
+const FAR_ROWS = { contentVisibility: "auto", containIntrinsicSize: "auto 38px" } as unknown as ViewStyle;
 
 const styles = StyleSheet.create({
   row: { flexDirection: "row", borderTopWidth: 1, alignItems: "flex-start" },
