@@ -89,7 +89,7 @@ const NO_SCROLL = { touchAction: "none" } as unknown as ViewStyle;
 
 const styles = StyleSheet.create({
   row: { flexDirection: "row", borderTopWidth: 2 },
-  grip: { width: 22, minHeight: 36, alignItems: "center", justifyContent: "center", zIndex: 2 },
+  grip: { width: 22, height: 38, alignItems: "center", justifyContent: "center", zIndex: 2 },
   line: { flex: 1, minWidth: 0 },
   end: { borderTopWidth: 2, minHeight: 8 },
 });

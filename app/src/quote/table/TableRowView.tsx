@@ -172,7 +172,9 @@ const FAR_ROWS = { contentVisibility: "auto", containIntrinsicSize: "auto 38px" 
 const styles = StyleSheet.create({
   row: { flexDirection: "row", borderTopWidth: 1, alignItems: "flex-start" },
   job: { borderTopWidth: 1.5, marginTop: SPACE.s },
+  // Its edge says where one is; the browser's own would be cut off by the row.
   cell: {
+    outlineWidth: 0,
     minWidth: 0,
     borderWidth: 2,
     borderRadius: 3,
