@@ -5,18 +5,19 @@ import { FigureField } from "./FigureField";
 interface DiscountFieldProps {
   label: string;
   off: Discount | undefined;
-  /** What it is taken off at most. */
-  priceCents: number;
+  /** What it is taken of; null: nothing comes off yet. */
+  ofCents: number | null;
   onSave: (off: Discount | null) => void;
   onFault?: (label: string, isFault: boolean) => void;
 }
 
 /** What is taken off a price, as a share or an amount; more than the price takes off no more than it. */
-export function DiscountField({ label, off, priceCents, onSave, onFault }: DiscountFieldProps) {
-  const isAll = off !== undefined && "amountCents" in off && off.amountCents > priceCents;
+export function DiscountField({ label, off, ofCents, onSave, onFault }: DiscountFieldProps) {
+  const isAll = off !== undefined && "amountCents" in off && ofCents !== null && off.amountCents > ofCents;
   return (
     <FigureField<{ off: Discount | null }>
       label={label}
+      isWords
       value={{ off: off ?? null }}
       show={(value) => typedDiscount(value.off ?? undefined)}
       read={(typed) => {

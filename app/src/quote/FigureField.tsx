@@ -11,6 +11,8 @@ interface FigureFieldProps<Figure> {
   /** What one looks like. */
   looksLike: string;
   hint?: string;
+  /** It is more than digits: words, or a share with its sign, which a number pad has no key for. */
+  isWords?: boolean;
   onSave: (value: Figure) => void;
   /** Told whether what is typed fits, so that nothing typed is left behind. */
   onFault?: (label: string, isFault: boolean) => void;
@@ -24,6 +26,7 @@ export function FigureField<Figure>({
   read,
   looksLike,
   hint,
+  isWords = false,
   onSave,
   onFault,
 }: FigureFieldProps<Figure>) {
@@ -44,7 +47,7 @@ export function FigureField<Figure>({
     <Field
       label={label}
       hint={hint}
-      inputMode="decimal"
+      inputMode={isWords ? "text" : "decimal"}
       value={typed ?? shown}
       onChangeText={setTyped}
       onBlur={save}

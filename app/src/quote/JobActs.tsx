@@ -16,6 +16,7 @@ import { FigureField } from "./FigureField";
 import { MarginBar } from "./MarginBar";
 import { moveActs } from "./moveActs";
 import { SetPriceFields } from "./SetPriceFields";
+import { takenOf } from "./takenOf";
 import { WhyRows } from "./WhyRows";
 
 type Part = "why" | "less" | "setPrice" | "payer" | "name";
@@ -23,11 +24,10 @@ type Part = "why" | "less" | "setPrice" | "payer" | "name";
 interface JobActsProps {
   job: Job;
   state: WorkOrderState;
-  totalCents: number;
 }
 
 /** What stands about a job as a whole: how its price comes about, one price for all of it, what is taken off, who pays. */
-export function JobActs({ job, state, totalCents }: JobActsProps) {
+export function JobActs({ job, state }: JobActsProps) {
   const colors = useColors();
   const mayPrice = useRight("changePrices");
   const seesCost = useRight("seeCost");
@@ -36,6 +36,11 @@ export function JobActs({ job, state, totalCents }: JobActsProps) {
     sendCommand(state.id, { type: "editJob", jobId: job.id, change });
   const explained = explainedWorkOrder(state).jobs.get(job.id);
   const margin = marginsOf(state).jobs.get(job.id);
+  const { lines: explainedLines } = explainedWorkOrder(state);
+  const ofCents = job.lines.reduce<number | null>((found, { id }) => {
+    const line = explainedLines.get(id);
+    return found ?? (line ? takenOf(line, "job") : null);
+  }, null);
   const { up, down } = moveActs(state.jobs, job.id);
   const isFixed = job.finishedAt !== null;
   const move = (beforeJobId: string | null): void =>
@@ -71,12 +76,7 @@ export function JobActs({ job, state, totalCents }: JobActsProps) {
         </View>
       ) : null}
       {part === "less" ? (
-        <DiscountField
-          label={`Less on ${job.title}`}
-          off={job.off}
-          priceCents={totalCents}
-          onSave={(off) => edit({ off })}
-        />
+        <DiscountField label={`Less on ${job.title}`} off={job.off} ofCents={ofCents} onSave={(off) => edit({ off })} />
       ) : null}
       {part === "setPrice" ? <SetPriceFields job={job} onSave={(setPrice) => edit({ setPrice })} /> : null}
       {part === "payer" ? <Payer job={job} state={state} onSave={(payer) => edit({ payer })} /> : null}
@@ -88,6 +88,7 @@ export function JobActs({ job, state, totalCents }: JobActsProps) {
             show={(title) => title}
             read={(typed) => (typed.trim() === "" ? null : typed.trim())}
             looksLike="a name is needed"
+            isWords
             onSave={(title) => edit({ title })}
           />
           {state.concerns.length > 0 ? (

@@ -1,6 +1,14 @@
 import { useState, type ReactNode } from "react";
 import { StyleSheet, View } from "react-native";
-import { amountOf, readMoney, showMoney, type Job, type QuoteLine, type QuoteSlice } from "@mechanon/core";
+import {
+  amountOf,
+  explainedWorkOrder,
+  readMoney,
+  showMoney,
+  type Job,
+  type QuoteLine,
+  type QuoteSlice,
+} from "@mechanon/core";
 import { useRight } from "../session/useSession";
 import { sendCommand } from "../sync/give";
 import { Button } from "../ui/Button";
@@ -17,6 +25,7 @@ import { LineActs } from "./LineActs";
 import { LineChoices } from "./LineChoices";
 import { LineWhy } from "./LineWhy";
 import { NoteFields } from "./NoteFields";
+import { takenOf } from "./takenOf";
 import { readAmount } from "./readAmount";
 import { useFaults } from "./useFaults";
 
@@ -47,6 +56,7 @@ export function LineEditor({ workOrderId, line, job, quote, unitPriceCents, netC
   const { hasFault, onFault } = useFaults();
   const isLabor = line.kind === "labor";
   const amount = amountOf(line);
+  const explained = explainedWorkOrder(quote).lines.get(line.id);
   const change = (figures: { amount?: number; priceCents?: number }): void =>
     sendCommand(workOrderId, {
       type: "changeLine",
@@ -136,13 +146,13 @@ export function LineEditor({ workOrderId, line, job, quote, unitPriceCents, netC
           <DiscountField
             label={`Less on ${line.description}`}
             off={line.off}
-            priceCents={netCents}
+            ofCents={explained ? takenOf(explained, "line") : null}
             onSave={(off) => sendCommand(workOrderId, { type: "editLine", lineId: line.id, change: { off } })}
             onFault={onFault}
           />
         )
       ) : null}
-      {part === "notes" ? <NoteFields workOrderId={workOrderId} line={line} /> : null}
+      {part === "notes" ? <NoteFields workOrderId={workOrderId} line={line} onFault={onFault} /> : null}
       {part === "more" ? <LineActs workOrderId={workOrderId} line={line} job={job} jobs={quote.jobs} /> : null}
       <View style={styles.acts}>
         <Button

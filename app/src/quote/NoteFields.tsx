@@ -2,19 +2,31 @@ import { useState } from "react";
 import type { QuoteLine } from "@mechanon/core";
 import { sendCommand } from "../sync/give";
 import { Field } from "../ui/Field";
+import { FigureField } from "./FigureField";
 
 const MOST_LETTERS = 500;
 
+interface NoteFieldsProps {
+  workOrderId: string;
+  line: QuoteLine;
+  onFault: (label: string, isFault: boolean) => void;
+}
+
 /** What is said with a line: to the customer on the paper, and to us alone. */
-export function NoteFields({ workOrderId, line }: { workOrderId: string; line: QuoteLine }) {
+export function NoteFields({ workOrderId, line, onFault }: NoteFieldsProps) {
   const edit = (change: { noteForCustomer?: string; noteForUs?: string; description?: string }): void =>
     sendCommand(workOrderId, { type: "editLine", lineId: line.id, change });
   return (
     <>
-      <Note
+      <FigureField
         label="What it is called"
         value={line.description}
-        onSave={(description) => (description === "" ? undefined : edit({ description }))}
+        show={(description) => description}
+        read={(typed) => (typed.trim() === "" ? null : typed.trim())}
+        looksLike="say what it is"
+        isWords
+        onSave={(description) => edit({ description })}
+        onFault={onFault}
       />
       <Note
         label="Note for the customer"

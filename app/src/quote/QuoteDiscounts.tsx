@@ -117,7 +117,6 @@ function DiscountForm({ others, mayPrice, hasCodes, onOffer, onAdd, onClose }: D
           <Field label="What for" value={title} onChangeText={setTitle} maxLength={60} hint="Discount" />
           <Field
             label="How much"
-            inputMode="decimal"
             value={typed}
             onChangeText={setTyped}
             hint="10% or 25.00"

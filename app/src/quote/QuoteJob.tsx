@@ -94,7 +94,7 @@ export function QuoteJob({
       {seesCost && margin && job.lines.length > 0 ? (
         <MarginBar label={`Left of ${job.title}`} margin={margin} targetPercent={target} />
       ) : null}
-      {isOpen ? <JobActs job={job} state={state} totalCents={total} /> : null}
+      {isOpen ? <JobActs job={job} state={state} /> : null}
       {job.lines.map((line) => (
         <DragLine key={line.id} id={line.id} isFixed={job.finishedAt !== null}>
           <QuoteLineRow

@@ -53,6 +53,32 @@ describe("a line", () => {
     type("Less on Wiper blade", "5.50");
     expect(given()).toMatchObject([{ change: { off: { percent: 10 } } }, { change: { off: { amountCents: 550 } } }]);
   });
+  it("is free only where more comes off than it costs", () => {
+    const off = (amountCents: number): Job[] => [
+      { ...job, lines: job.lines.map((line) => (line.kind === "part" ? { ...line, off: { amountCents } } : line)) },
+    ];
+    // More than is left of it, and less than it costs.
+    open({ jobs: off(2000) });
+    openBlade();
+    choose("Less");
+    expect(screen.getAllByText("$20.00 off").length).toBeGreaterThan(1);
+    screen.unmount();
+    open({ jobs: off(9000) });
+    openBlade();
+    choose("Less");
+    expect(screen.getByText("more than the price: it is free")).toBeTruthy();
+  });
+  it("is typed with the keys it takes: a share and a name are no digits", () => {
+    open();
+    openBlade();
+    choose("Less");
+    expect(screen.getByLabelText("Less on Wiper blade").props.inputMode).toBe("text");
+    choose("Notes");
+    expect(screen.getByLabelText("What it is called").props.inputMode).toBe("text");
+    type("What it is called", " ");
+    expect(screen.getByText("✕ say what it is")).toBeTruthy();
+    expect(given()).toEqual([]);
+  });
   it("is taxed or not", () => {
     open();
     openBlade();
