@@ -270,6 +270,7 @@ export { showWhole } from "./text/showWhole";
 export { carMarks, showMiles, showVehicle } from "./vehicles/vehicleName";
 export { approvedJobs, isAsked, standingAnswer } from "./approvals/standing";
 export { askedQuote, jobTotals, quoteTotalCents } from "./quoting/totals";
+export { leastHours } from "./quoting/leastHours";
 export { priceFromTo } from "./quoting/priceFromTo";
 export { amountOf, showAmount } from "./quoting/amountOf";
 export type { NewLine } from "./quoting/commandSchemas";

@@ -1,5 +1,6 @@
 import {
   SPEC_FIELDS,
+  leastHours,
   savedHours,
   type Condition,
   type FactName,
@@ -35,9 +36,7 @@ export function sourceWords(line: QuoteLine): string[] {
   return [
     ...words,
     ...(saved > 0 ? [`${saved} h less: a step another line has, too, is paid once`] : []),
-    ...(line.hoursFrom !== undefined
-      ? [`${leastHours(line.hoursFrom, saved)} to ${line.hours} h, until more of the car is known`]
-      : []),
+    ...(line.hoursFrom !== undefined ? [`${leastHours(line)} to ${line.hours} h, until more of the car is known`] : []),
   ];
 }
 
@@ -52,11 +51,6 @@ export function includedWords(steps: readonly { title: string; hours: number }[]
   const hoursOf = new Map<string, number>();
   for (const { title, hours } of steps) hoursOf.set(title, (hoursOf.get(title) ?? 0) + Math.round(hours * 10_000));
   return `Included: ${[...hoursOf].map(([title, hours]) => `${title.charAt(0).toLowerCase()}${title.slice(1)} ${hours / 10_000} h`).join("; ")}`;
-}
-
-/** What is shared comes off the least, too. */
-function leastHours(hoursFrom: number, saved: number): number {
-  return Math.max(0, Math.round((hoursFrom - saved) * 10_000) / 10_000);
 }
 
 const POWERS: Record<PowerGroup, string> = {

@@ -3,7 +3,8 @@ import {
   fittedAlone,
   positionChoices,
   positionsOfJob,
-  priceWorkOrder,
+  jobTotals,
+  priceFromTo,
   showMoney,
   shareSteps,
   showPositions,
@@ -123,12 +124,7 @@ function difference(cents: number): string {
 type QuoteRules = Pick<QuoteSlice, "rules" | "taxExempt">;
 
 function priceCents(jobs: readonly Job[], { rules, taxExempt }: QuoteRules, bound: "least" | "most"): number {
-  const bounded = jobs.map((job) => ({
-    ...job,
-    lines: job.lines.map((line) =>
-      line.kind === "labor" && bound === "least" ? { ...line, hours: line.hoursFrom ?? line.hours } : line,
-    ),
-  }));
-  const priced = priceWorkOrder({ rules, taxExempt, jobs: bounded }, "all");
-  return priced.jobs.reduce((sum, { total }) => sum + total, 0);
+  const quote: QuoteSlice = { rules, taxExempt, jobs: [...jobs] };
+  const totals = bound === "least" ? priceFromTo(quote).jobs : jobTotals(quote);
+  return [...totals.values()].reduce((sum, total) => sum + total, 0);
 }

@@ -73,8 +73,9 @@ export function carFactsOf(car: CarRecord, specs: readonly SpecLine[], thisYear:
   };
   const cylinders = ofSpec("cylinders");
   const power = powerOf(car.engine);
+  const vehicleClass = named("vehicleClass", VEHICLE_CLASS_TITLES);
   return {
-    vehicleClass: named("vehicleClass", VEHICLE_CLASS_TITLES),
+    vehicleClass,
     power: ofCar(power),
     drive: ofCar(driveOf(car.drive)),
     layout: named("engineLayout", LAYOUT_TITLES),
@@ -82,7 +83,7 @@ export function carFactsOf(car: CarRecord, specs: readonly SpecLine[], thisYear:
     cylinders: ofCar(cylindersOf(car.engine)) ?? wholeOf(cylinders),
     ageYears: car.year === null ? null : { value: Math.max(0, thisYear - car.year), from: "car" },
     specs: {
-      ...(hasPressureMonitor(car) ? { pressureMonitor: { value: IN_THE_WHEELS, from: "car" } } : {}),
+      ...(hasPressureMonitor(car, vehicleClass) ? { pressureMonitor: { value: IN_THE_WHEELS, from: "car" } } : {}),
       ...Object.fromEntries(
         SPEC_KEYS.flatMap((key) => {
           const spec = ofSpec(key);
@@ -97,8 +98,8 @@ const IN_THE_WHEELS = "Sensors in the wheels";
 const MONITORED_SINCE = 2008;
 
 /** From model year 2008 on light vehicles have one, nearly all with sensors in the wheels. @see 49 CFR 571.138 */
-function hasPressureMonitor({ year }: CarRecord): boolean {
-  return year !== null && year >= MONITORED_SINCE;
+function hasPressureMonitor({ year }: CarRecord, vehicleClass: CarFacts["vehicleClass"]): boolean {
+  return year !== null && year >= MONITORED_SINCE && vehicleClass?.value !== "heavy";
 }
 
 interface Known<Value> {

@@ -2,7 +2,7 @@ import { z } from "zod";
 import { carFacts } from "../laborGuide/carFacts";
 import { POSITIONS } from "../laborGuide/position";
 import { PART_CONDITIONS, PART_KINDS } from "./partKind";
-import { partFrom } from "./quoteLine";
+import { partFromKnown } from "./quoteLine";
 import { cents, decimal, pointId, uuid, words } from "../commands/fields";
 
 /** What a job is fitted to a car with. */
@@ -81,7 +81,8 @@ export const newLine = z.discriminatedUnion("kind", [
     brand: words(60).nullable(),
     partKind: z.enum(PART_KINDS).optional(),
     condition: z.enum(PART_CONDITIONS).optional(),
-    from: partFrom.optional(),
+    /** The van and a supplier are said by commands of their own, which look there. */
+    from: partFromKnown.optional(),
   }),
   z.object({
     ...base,

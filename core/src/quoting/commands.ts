@@ -152,6 +152,9 @@ export const quotingRules = {
   removeDiscount: rule({
     schema: removeDiscountSchema,
     kind: "intention",
+    // An offer is anybody's to grant and to take back; what was typed is price.
+    rights: ({ discountId }, { discounts = [] }) =>
+      discounts.some(({ id, offerId }) => id === discountId && offerId === null) ? ["changePrices"] : [],
     apply: (state, { discountId }) => removeDiscount(state, discountId),
   }),
   setValidUntil: rule({

@@ -1,3 +1,4 @@
+import { openJobs } from "../approvals/standing";
 import { Refusal } from "../commands/refusal";
 import { redactWorkOrder } from "../workOrders/redactWorkOrder";
 import { FULL_ACTOR, SETTINGS, run, start, yes } from "../testing/sampleWorkOrder";
@@ -226,7 +227,8 @@ describe("a job as a whole", () => {
   });
   it("without lines costs nothing, and nobody is asked about it", () => {
     const own = run(start(), { type: "addOwnJob", jobId: "own", title: "Look", concernId: null });
-    expect(quoteTotalCents(own)).toBe(0);
+    expect([quoteTotalCents(own), openJobs(own)]).toEqual([0, []]);
+    expect(openJobs(brakes(own)).map(({ id }) => id)).toEqual(["brakes"]);
   });
 });
 
@@ -273,6 +275,17 @@ describe("discounts of the whole", () => {
       new Refusal("offer/ended"),
     );
   });
+  it("that were typed are taken back by who may type them, an offer by anybody", () => {
+    const typed = run(brakes(), { type: "addDiscount", discountId: "d", title: "x", on: "all", off: { percent: 1 } });
+    const back = { type: "removeDiscount", discountId: "d" } as const;
+    expect(() => run(typed, back, { actor: NOBODY })).toThrow(new Refusal("rights/change-prices"));
+    const granted = run(
+      brakes(),
+      { ...use({ id: "low" }), discountId: "d" } as WorkOrderCommand,
+      withRules({ offers }),
+    );
+    expect(run(granted, back, { actor: NOBODY }).discounts).toEqual([]);
+  });
   it("are at most ten, typed by who may", () => {
     const off = (id: number): WorkOrderCommand => ({
       type: "addDiscount",
@@ -303,6 +316,16 @@ describe("the rules a quote keeps", () => {
     expect(priceWorkOrder(now, "all").lines[1]?.net).toBe(9000);
     expect(now.rules.pricing.taxes).toEqual(typed.rules.pricing.taxes);
   });
+  it("of today have no fee that is no more, unless its price was typed", () => {
+    const fee = { id: "f", title: "Counter", priceCents: 100, on: { what: "labor" as const }, isUntaxed: false };
+    const before = withRules({ fees: [fee] });
+    const begun = brakes(run(null, { type: "openWorkOrder", customerId: null, vehicleId: null, concerns: [] }, before));
+    const feeId = begun.jobs[0]?.lines.at(-1)?.id ?? "";
+    expect(line(begun, feeId)).toMatchObject({ feeId: "f" });
+    expect(line(run(begun, { type: "useTodaysRules" }), feeId)).toBeUndefined();
+    const typed = run(begun, { type: "changeLine", lineId: feeId, hours: null, quantity: null, priceCents: 250 });
+    expect(line(run(typed, { type: "useTodaysRules" }), feeId)).toMatchObject({ priceCents: 250 });
+  });
   it("stay once somebody said yes to a price", () => {
     expect(() => run(yes(brakes()), { type: "useTodaysRules" })).toThrow(new Refusal("quote/agreed"));
   });
@@ -328,7 +351,11 @@ describe("a tax the law changed", () => {
     },
   ];
   const follow = (state: WorkOrderState, day: string): WorkOrderState =>
-    run(state, { type: "followTaxes", placeId: "point", day }, withRules({ taxPlaces: places }));
+    run(
+      state,
+      { type: "followTaxes", placeId: "point", day },
+      { ...withRules({ taxPlaces: places }), at: `${day}T17:00:00.000Z` },
+    );
   it("is followed, said, and asks no new yes", () => {
     const there = yes(follow(brakes(), "2026-11-30"));
     expect(there.taxesBefore).toBeUndefined();
@@ -337,6 +364,12 @@ describe("a tax the law changed", () => {
     expect(priceWorkOrder(after, "approved").payers[0]?.taxes).toEqual({ state: 540 });
     expect(jobTotals(after)).toEqual(jobTotals(there));
     expect(after.jobs[0]?.answer?.totalCents).toBe(jobTotals(after).get("brakes"));
+  });
+  it("of another day than the one it is given on is nobody's to choose", () => {
+    const over = { ...withRules({ taxPlaces: places }), at: "2026-12-05T17:00:00.000Z" };
+    expect(() => run(brakes(), { type: "followTaxes", placeId: "point", day: "2026-11-20" }, over)).toThrow(
+      new Refusal("taxes/other-day"),
+    );
   });
   it("does not reach what was sold, and changes nothing where nothing changed", () => {
     const done = run(yes(follow(brakes(), "2026-11-30")), { type: "finishJobs", jobIds: ["brakes"] });

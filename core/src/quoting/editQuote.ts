@@ -19,6 +19,7 @@ import type {
 } from "./editSchemas";
 import {
   changeJob,
+  changeLineOf,
   jobOfLine,
   refuse,
   requireBounds,
@@ -43,19 +44,15 @@ export interface PricingContext extends CommandContext {
 
 const MOST_DISCOUNTS = 10;
 const MOST_TAKEN_OFF = 20;
+const MOST_APART_MS = 2 * 24 * 3_600_000;
 
 /** Changes words, notes, discount, kind or cost of a line. @throws {Refusal} for what does not fit its kind. */
 export function editLine(state: QuoteSlice, { lineId, change }: z.output<typeof editLineSchema>): Jobs {
-  const job = jobOfLine(state, lineId);
-  return changeJob(state, job.id, (before) => ({
-    ...before,
-    lines: before.lines.map((line) => {
-      if (line.id !== lineId) return line;
-      const after = editedLine(line, change, state.rules);
-      requireBounds(after);
-      return after;
-    }),
-  }));
+  return changeLineOf(state, lineId, (line) => {
+    const after = editedLine(line, change, state.rules);
+    requireBounds(after);
+    return after;
+  });
 }
 
 type LineChange = z.output<typeof editLineSchema>["change"];
@@ -83,8 +80,8 @@ function withOff(line: QuoteLine, off: NonNullable<LineChange["off"]> | null): Q
 
 /** What it is made of and costs: of parts and work bought in. */
 function withMaterial(line: QuoteLine, change: LineChange, rules: MoneyRules): QuoteLine {
-  const { costCents, percent, markup, condition, partKind, from } = change;
-  const isOfPart = [markup, condition, partKind, from].some((each) => each !== undefined);
+  const { costCents, percent, markup, condition, partKind } = change;
+  const isOfPart = [markup, condition, partKind].some((each) => each !== undefined);
   if (line.kind === "sublet") {
     if (isOfPart) throw refuse("line/figure-does-not-fit");
     return { ...line, costCents: costCents ?? line.costCents, percent: percent ?? line.percent };
@@ -97,8 +94,7 @@ function withMaterial(line: QuoteLine, change: LineChange, rules: MoneyRules): Q
   if (markup !== undefined && !Object.hasOwn(rules.pricing.markup ?? {}, markup))
     throw refuse("line/figure-does-not-fit");
   const kinded = { ...line, condition: condition ?? line.condition, partKind: partKind ?? line.partKind };
-  const sourced = from === undefined ? kinded : withOptional(kinded, { from }, null);
-  const costed = costCents === undefined ? sourced : { ...sourced, costCents };
+  const costed = costCents === undefined ? kinded : { ...kinded, costCents };
   // Another kind goes by its own table, where the line goes by one at all.
   const table = markup ?? (partKind !== undefined && line.markup !== null ? standingTable(rules, { partKind }) : null);
   if (table === null) return costed;
@@ -179,11 +175,11 @@ function withAmount(line: QuoteLine, amount: number): QuoteLine {
 export function editJob(
   state: QuoteSlice,
   { jobId, change }: z.output<typeof editJobSchema>,
-): Pick<QuoteSlice, "jobs" | "payers"> {
+): Pick<QuoteSlice, "jobs"> & Partial<Pick<QuoteSlice, "payers">> {
   const { payer } = change;
   const { jobs } = changeJob(state, jobId, (job) => editedJob(job, change));
-  const others = (state.payers ?? []).filter(({ id }) => id !== payer?.id);
-  return { jobs, payers: payer ? [...others, payer] : (state.payers ?? []) };
+  if (!payer) return { jobs };
+  return { jobs, payers: [...(state.payers ?? []).filter(({ id }) => id !== payer.id), payer] };
 }
 
 function editedJob(
@@ -296,11 +292,14 @@ export function grantOffer(
     "id" in offer ? each.id === offer.id : each.code !== null && plain(each.code) === plain(offer.code),
   );
   if (!found) throw refuse("offer/unknown");
-  // A day of a calendar elsewhere is at most one from the day it is there.
-  const isDayThen = Math.abs(Date.parse(day) - Date.parse(at)) <= 2 * 24 * 3_600_000;
-  if (!isDayThen || (found.until !== null && day > found.until)) throw refuse("offer/ended");
+  if (!isDayThen(day, at) || (found.until !== null && day > found.until)) throw refuse("offer/ended");
   if (state.discounts?.some(({ offerId }) => offerId === found.id)) throw refuse("offer/granted");
   return withDiscount(state, { id, title: found.title, on: found.on, off: found.off, offerId: found.id });
+}
+
+/** Whether a calendar day can be the day of a moment: elsewhere it is at most one from the day it is here. */
+function isDayThen(day: string, at: string): boolean {
+  return Math.abs(Date.parse(day) - Date.parse(at)) <= MOST_APART_MS;
 }
 
 function withDiscount({ discounts = [] }: QuoteSlice, added: QuoteDiscount): Discounts {
@@ -330,9 +329,11 @@ export function setValidUntil(
 export function followTaxes(
   state: QuoteSlice & PaymentSlice,
   { placeId, day }: z.output<typeof followTaxesSchema>,
-  { settings }: PricingContext,
+  { settings, at }: PricingContext,
 ): Partial<Pick<QuoteSlice, "rules" | "taxPlaceId" | "taxesBefore">> {
   if (isSold(state)) return {};
+  // The law of another day is not the law of this one.
+  if (!isDayThen(day, at)) throw refuse("taxes/other-day");
   const taxes = lawfulTaxes(settings.rules, placeId, day);
   const before = state.rules.pricing.taxes ?? [];
   const isSamePlace = (state.taxPlaceId ?? null) === placeId;

@@ -2,7 +2,6 @@ import { z } from "zod";
 import { cents, decimal, uuid, words } from "../commands/fields";
 import { DISCOUNTED, discount } from "./discount";
 import { PART_CONDITIONS, PART_KINDS } from "./partKind";
-import { partFrom } from "./quoteLine";
 
 const MOST_NOTE = 500;
 const name = words(60).min(1);
@@ -25,7 +24,6 @@ export const lineChange = z
     markup: name,
     /** Null: those on its kind. */
     taxIds: z.array(name).max(20).nullable(),
-    from: partFrom.nullable(),
   })
   .partial()
   .refine((change) => Object.keys(change).length > 0, "changes nothing");

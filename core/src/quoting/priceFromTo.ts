@@ -2,7 +2,7 @@ import { oncePerQuote } from "./oncePerQuote";
 import { priceWorkOrder } from "./priceWorkOrder";
 import type { QuoteLine } from "./quoteLine";
 import type { QuoteSlice } from "./slice";
-import { savedHours } from "./shareSteps";
+import { leastHours } from "./leastHours";
 import { askedQuote } from "./totals";
 
 /** The least a quote may come to while not all of the car is known, in cents. */
@@ -29,8 +29,7 @@ export const priceFromTo: (quote: QuoteSlice) => PriceFrom = oncePerQuote((quote
 });
 
 function leastOf(line: QuoteLine): QuoteLine {
-  if (line.kind !== "labor" || line.hoursFrom === undefined || line.byHand) return line;
-  // What is shared comes off the least, too.
-  const hours = Math.max(0, Math.round((line.hoursFrom - savedHours(line)) * 10_000) / 10_000);
+  if (line.kind !== "labor") return line;
+  const hours = leastHours(line);
   return hours < line.hours ? { ...line, hours } : line;
 }

@@ -37,12 +37,16 @@ const lineRate = z.object({
   because: z.array(z.string()),
 });
 export type LineRate = z.infer<typeof lineRate>;
+const fromBefore = z.object({ of: z.literal("before"), day: z.string().nullable() });
+const fromBarcode = z.object({ of: z.literal("barcode"), code: z.string() });
+/** Where a part comes from, as whoever types it can say. */
+export const partFromKnown = z.discriminatedUnion("of", [fromBefore, fromBarcode]);
 /** Where a part comes from: the van, an offer of a supplier, the part of last time, or its barcode. */
-export const partFrom = z.discriminatedUnion("of", [
+const partFrom = z.discriminatedUnion("of", [
   z.object({ of: z.literal("van"), itemId: z.string() }),
   z.object({ of: z.literal("offer"), supplierId: z.string(), at: z.iso.datetime() }),
-  z.object({ of: z.literal("before"), day: z.string().nullable() }),
-  z.object({ of: z.literal("barcode"), code: z.string() }),
+  fromBefore,
+  fromBarcode,
 ]);
 const cents = z.number().int().nonnegative();
 const amount = z.number().nonnegative();

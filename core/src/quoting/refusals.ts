@@ -18,6 +18,8 @@ export const QUOTING_REFUSALS = {
   "rate/not-found": "That rate is not among those of this quote. The line was left as it is; choose another.",
   "line/not-kept": "That was taken off too long ago to be put back. Add it once more.",
   "part/not-on-van": "That part is on no van any more. Nothing was added; choose another.",
+  "taxes/other-day":
+    "The clock of this device is days off, so the taxes were left as they are. Set its date, then open the work order again.",
   "offer/unknown": "No discount goes by that code. Nothing was taken off; ask the owner, or type a discount.",
   "offer/ended": "That discount has ended. Nothing was taken off; choose another.",
   "offer/granted": "That discount is on the quote already.",

@@ -13,9 +13,18 @@ export function underRules<Quote extends Pick<QuoteSlice, "rules" | "jobs">>(quo
   const { taxes } = quote.rules.pricing;
   const next: MoneyRules = { ...rules, pricing: { ...rules.pricing, taxes } };
   const jobs = quote.jobs.map((job): Job =>
-    withStandingRates({ ...job, lines: job.lines.map((line) => underTables(line, next)) }, next),
+    withStandingRates(
+      { ...job, lines: job.lines.filter((line) => !isFormerFee(line, next)).map((line) => underTables(line, next)) },
+      next,
+    ),
   );
   return { ...quote, rules: next, ...settled({ rules: next, jobs }, jobs) };
+}
+
+/** A fee that hung there by a rule there is no more; one whose price was typed stays. */
+function isFormerFee(line: QuoteLine, { fees = [] }: MoneyRules): boolean {
+  if (line.kind !== "fee" || line.feeId === undefined || line.priceByHand) return false;
+  return !fees.some(({ id }) => id === line.feeId);
 }
 
 function underTables(line: QuoteLine, rules: MoneyRules): QuoteLine {
