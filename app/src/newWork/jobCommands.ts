@@ -57,7 +57,7 @@ export function jobCommands(
     jobId: idAt(places(index)),
     libraryJobId: job.id,
     lineIds: job.lines.map((_, line) => idAt(places(index) + 1 + line)),
-    concernId: null,
+    concernId: again.find(({ libraryJobId }) => libraryJobId === job.id)?.concernId ?? null,
     pointIds: [],
     ...fitOf(job),
   }));
@@ -74,10 +74,10 @@ export function jobCommands(
   );
   const ownCommands = own
     .slice(0, MOST_JOBS - commands.length)
-    .flatMap(({ title, lines }, index): ClientWorkOrderCommand[] => {
+    .flatMap(({ title, lines, concernId }, index): ClientWorkOrderCommand[] => {
       const jobId = idAt(places(commands.length + index));
       return [
-        { type: "addOwnJob", jobId, title, concernId: null },
+        { type: "addOwnJob", jobId, title, concernId },
         ...lines.slice(0, PLACES_PER_JOB - 1).map((line, place): ClientWorkOrderCommand => ({
           type: "addLine",
           jobId,

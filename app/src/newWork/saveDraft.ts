@@ -102,5 +102,7 @@ function partiesOf(
 /** The jobs of a quote that is taken over: of this device's copy, or the server's. */
 async function jobsOf(workOrderId: string): Promise<CopiedJobs> {
   const kept = (await showKept(workOrderId)) ? useSync.getState().views[workOrderId] : undefined;
-  return (kept ?? (await loadWorkOrder(workOrderId))).state.jobs;
+  const { jobs } = (kept ?? (await loadWorkOrder(workOrderId))).state;
+  // What they answered there was said there.
+  return jobs.map((job) => ({ ...job, concernId: null }));
 }

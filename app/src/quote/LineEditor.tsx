@@ -20,6 +20,7 @@ import { Tick } from "../ui/Tick";
 import { Words } from "../ui/Words";
 import { CostFields } from "./CostFields";
 import { DiscountField } from "./DiscountField";
+import { figureCommand } from "./figureCommand";
 import { FigureField } from "./FigureField";
 import { LineActs } from "./LineActs";
 import { LineChoices } from "./LineChoices";
@@ -58,13 +59,7 @@ export function LineEditor({ workOrderId, line, job, quote, unitPriceCents, netC
   const amount = amountOf(line);
   const explained = explainedWorkOrder(quote).lines.get(line.id);
   const change = (figures: { amount?: number; priceCents?: number }): void =>
-    sendCommand(workOrderId, {
-      type: "changeLine",
-      lineId: line.id,
-      hours: isLabor ? (figures.amount ?? null) : null,
-      quantity: isLabor ? null : (figures.amount ?? null),
-      priceCents: figures.priceCents ?? null,
-    });
+    sendCommand(workOrderId, figureCommand(line, figures));
   return (
     <View style={[styles.box, { backgroundColor: colors.inset }]}>
       {line.kind === "sublet" ? null : (

@@ -21,6 +21,7 @@ interface OtherQuotesProps {
 export function OtherQuotes({ view, business }: OtherQuotesProps) {
   const router = useRouter();
   const [isOpen, setOpen] = useState(false);
+  const [busy, setBusy] = useState(false);
   const fitter = useFitter(view, business);
   const { change } = useDraft();
   const { state, vehicle } = view;
@@ -29,6 +30,7 @@ export function OtherQuotes({ view, business }: OtherQuotesProps) {
     ? (sheet?.openWork ?? []).filter(({ id, totalCents }) => id !== state.id && totalCents > 0)
     : [];
   const copyHere = async (): Promise<void> => {
+    setBusy(true);
     const id = await copyQuote(view, business, fitter);
     router.navigate(`/work/${id}`);
   };
@@ -47,7 +49,7 @@ export function OtherQuotes({ view, business }: OtherQuotesProps) {
             onPress={() => router.navigate(`/work/${state.id}/compare/${id}`)}
           />
         ))}
-        <Button label="Copy as another quote of this car" onPress={() => void copyHere()} />
+        <Button label="Copy as another quote of this car" busy={busy} onPress={() => void copyHere()} />
         <Button
           kind="quiet"
           label="Copy to another car"

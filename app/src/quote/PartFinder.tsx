@@ -7,7 +7,7 @@ import { useRight, type Business } from "../session/useSession";
 import { sendCommand } from "../sync/give";
 import { Button } from "../ui/Button";
 import { SPACE } from "../ui/theme";
-import { fitOf, partChoices, usedPartLine, type PartChoice } from "./partChoices";
+import { partChoices, partCommand, type PartChoice } from "./partChoices";
 import { useUsedParts } from "./useUsedParts";
 
 interface PartFinderProps {
@@ -49,34 +49,8 @@ export function useAddPart(
 ): (choice: PartChoice, quantity: number) => void {
   const { facts, isAfterHours } = useFitter(view, business);
   const { id: workOrderId, rules } = view.state;
-  return (choice, quantity) => {
-    const lineId = uuid();
-    switch (choice.from) {
-      case "van":
-        return sendCommand(workOrderId, {
-          type: "addStockPart",
-          jobId: job.id,
-          lineId,
-          itemId: choice.item.id,
-          quantity,
-        });
-      case "library":
-        return sendCommand(workOrderId, {
-          type: "addPart",
-          jobId: job.id,
-          lineId,
-          libraryJobId: choice.libraryJobId,
-          libraryLineId: choice.libraryLineId,
-          fit: fitOf({ facts, isAfterHours, positions: [], variantId: null }),
-        });
-      case "before":
-        return sendCommand(workOrderId, {
-          type: "addLine",
-          jobId: job.id,
-          line: usedPartLine(lineId, choice.title, choice.used, quantity, rules),
-        });
-    }
-  };
+  const to = { jobId: job.id, rules, fit: { facts, isAfterHours } };
+  return (choice, quantity) => sendCommand(workOrderId, partCommand(choice, { ...to, lineId: uuid(), quantity }));
 }
 
 const styles = StyleSheet.create({ list: { gap: SPACE.xs } });

@@ -17,8 +17,17 @@ export async function copyQuote(
   { facts, isAfterHours }: Pick<Fitter, "facts" | "isAfterHours">,
 ): Promise<string> {
   const id = uuid();
+  // This is another price for what the customer said: the jobs answer it there, too.
+  const concerns = state.concerns.map(({ id: before, text, kind, phraseId }) => ({
+    before,
+    concern: { id: uuid(), text, kind, phraseId },
+  }));
+  const copied = state.jobs.map((job) => ({
+    ...job,
+    concernId: concerns.find(({ before }) => before === job.concernId)?.concern.id ?? null,
+  }));
   const commands = jobCommands(
-    { wanted: [], copied: state.jobs, libraryJobIds: [] },
+    { wanted: [], copied, libraryJobIds: [] },
     { library, guide, facts, isAfterHours, concerns: [] },
     (place) => derivedId(id, place),
   );
@@ -30,8 +39,7 @@ export async function copyQuote(
         type: "openWorkOrder",
         customerId: state.customerId,
         vehicleId: state.vehicleId,
-        // What the customer said stays with the first; this is another price for it.
-        concerns: state.concerns.map(({ text, kind, phraseId }) => ({ id: uuid(), text, kind, phraseId })),
+        concerns: concerns.map(({ concern }) => concern),
       },
       parties: { customer, vehicle },
     },

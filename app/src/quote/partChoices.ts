@@ -1,6 +1,8 @@
 import {
+  standingTable,
   stockPriceCents,
   showMoney,
+  type ClientWorkOrderCommand,
   type JobFit,
   type LibraryJob,
   type MoneyRules,
@@ -8,7 +10,6 @@ import {
   type StockItem,
 } from "@mechanon/core";
 import type { UsedPart } from "@mechanon/contract";
-import { standingTable } from "@mechanon/core";
 
 /** A part that can be put on a job, and where it comes from. */
 export type PartChoice = { key: string; title: string; why: string } & (
@@ -68,8 +69,35 @@ export function partChoices(
   return [...onVan.slice(0, MOST), ...kept.slice(0, MOST), ...before.slice(0, MOST)];
 }
 
+/** What a part is put on a job with. */
+interface AddedTo {
+  jobId: string;
+  lineId: string;
+  quantity: number;
+  rules: MoneyRules;
+  fit: Pick<JobFit, "facts" | "isAfterHours">;
+}
+
+/** Puts a part on a job, from wherever it comes. */
+export function partCommand(
+  choice: PartChoice,
+  { jobId, lineId, quantity, rules, fit }: AddedTo,
+): ClientWorkOrderCommand {
+  switch (choice.from) {
+    case "van":
+      return { type: "addStockPart", jobId, lineId, itemId: choice.item.id, quantity };
+    case "library": {
+      const { libraryJobId, libraryLineId } = choice;
+      const whole = fitOf({ ...fit, positions: [], variantId: null });
+      return { type: "addPart", jobId, lineId, libraryJobId, libraryLineId, fit: whole };
+    }
+    case "before":
+      return { type: "addLine", jobId, line: usedPartLine(lineId, choice.title, choice.used, quantity, rules) };
+  }
+}
+
 /** A part used before as a new line: by kind and place, at its last cost, without brand. */
-export function usedPartLine(
+function usedPartLine(
   id: string,
   title: string,
   { costCents, partKind, day }: UsedPart,

@@ -11,8 +11,7 @@ import { FootSlot, useFoot } from "../sheet/FootAct";
 import type { SheetSection } from "../sheet/section";
 import { SheetWaits } from "../sheet/SheetWaits";
 import { useSections } from "../sheet/useSections";
-import { isAbout } from "../sync/pending";
-import { useSync } from "../sync/state";
+import { useUnsent } from "../sync/useUnsent";
 import { Refusals } from "../sync/Refusals";
 import { SyncLine } from "../sync/SyncLine";
 import { useWorkOrder } from "../sync/useWorkOrder";
@@ -53,7 +52,7 @@ function Sheet({ view, business, asOf }: SheetProps & { asOf: string | null }) {
   const isWide = useIsWide();
   const today = useToday();
   const facts = useCarFacts(view);
-  const unsent = useSync((state) => state.pending.some((item) => isAbout(item, view.state.id)));
+  const unsent = useUnsent(view.state.id);
   useTaxLaw(view, business);
   const { draw, open } = useSections();
   const { foot: slot, act: sectionAct } = useFoot();

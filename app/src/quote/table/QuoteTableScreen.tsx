@@ -15,6 +15,7 @@ import { useBusiness, useRight, type Business } from "../../session/useSession";
 import { SheetWaits } from "../../sheet/SheetWaits";
 import { Refusals } from "../../sync/Refusals";
 import { SyncLine } from "../../sync/SyncLine";
+import { useUnsent } from "../../sync/useUnsent";
 import { useWorkOrder } from "../../sync/useWorkOrder";
 import { Button } from "../../ui/Button";
 import { useColors } from "../../ui/face";
@@ -60,6 +61,7 @@ function Quote({ view, business, asOf }: QuoteProps) {
   const isWide = useIsWide();
   const { state } = view;
   useTaxLaw(view, business);
+  const isUnsent = useUnsent(state.id);
   const rows = rowsOf(state.jobs);
   const [focus, setFocus] = useState<CellFocus>({ rowKey: rows[0]?.key ?? "", column: "what", typed: null });
   const row = rows.find(({ key }) => key === focus.rowKey);
@@ -86,7 +88,7 @@ function Quote({ view, business, asOf }: QuoteProps) {
         <Heading level={1}>{title}</Heading>
         {toSheet}
         <Refusals of={state.id} />
-        <QuoteSection view={view} business={business} isUnsent={false} />
+        <QuoteSection view={view} business={business} isUnsent={isUnsent} />
       </Screen>
     );
   return (

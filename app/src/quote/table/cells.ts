@@ -10,6 +10,7 @@ import {
   type QuoteLine,
 } from "@mechanon/core";
 import { discountWords, readDiscount, typedDiscount } from "../discountWords";
+import { figureCommand } from "../figureCommand";
 import { readAmount } from "../readAmount";
 import type { Column, TableRow } from "./rows";
 
@@ -147,13 +148,7 @@ function lineAct(line: QuoteLine, column: Column, typed: string, figures: Figure
     command: { type: "editLine", lineId, change },
     undo: { type: "editLine", lineId, change: before },
   });
-  const figure = (over: { amount?: number; priceCents?: number }): ClientWorkOrderCommand => ({
-    type: "changeLine",
-    lineId,
-    hours: line.kind === "labor" ? (over.amount ?? null) : null,
-    quantity: line.kind === "labor" ? null : (over.amount ?? null),
-    priceCents: over.priceCents ?? null,
-  });
+  const figure = (over: { amount?: number; priceCents?: number }): ClientWorkOrderCommand => figureCommand(line, over);
   switch (column) {
     case "amount": {
       const amount = readAmount(typed.replace(/\s*(h|×|x)\s*$/i, ""));

@@ -84,7 +84,7 @@ export function useCells(
     if (step) return (stop(), go(at + step[0], column + step[1]));
     if (event.key === "Home") return (stop(), go(at, 0));
     if (event.key === "End") return (stop(), go(at, COLUMNS.length - 1));
-    if (event.key === "Delete" || event.key === "Backspace") {
+    if (event.key === "Delete") {
       stop();
       acts.remove(row);
       // What is gone has no focus to keep: it goes to what stands nearest.
@@ -101,6 +101,11 @@ export function useCells(
     if (event.key === "Enter" || event.key === "F2") {
       stop();
       if (text !== null) setFocus({ ...focus, typed: text });
+      return;
+    }
+    if (event.key === "Backspace" && text !== null) {
+      stop();
+      setFocus({ ...focus, typed: "" });
       return;
     }
     if (event.key.length === 1 && !isCommand && !event.altKey && text !== null) {

@@ -5,7 +5,7 @@ import { useFitter } from "../../jobLibrary/useFitter";
 import { useRight, type Business } from "../../session/useSession";
 import { dropAct } from "../dropAct";
 import { moveActs } from "../moveActs";
-import { fitOf, usedPartLine } from "../partChoices";
+import { fitOf, partCommand } from "../partChoices";
 import { cellAct, typedText, LOOKS_LIKE, type Figures, type TableRights } from "./cells";
 import { readTypedLine } from "./readTypedLine";
 import type { Column, TableRow } from "./rows";
@@ -46,8 +46,7 @@ export function useTableActs(view: WorkOrderView, business: Business): TableActs
   const fitter = useFitter(view, business);
   const { act, undo, canUndo } = useUndo(state.id);
   const figures = figuresOf(state);
-  const add = (command: ClientWorkOrderCommand & { lineId?: string }, lineId: string): void =>
-    act(command, { type: "removeLine", lineId });
+  const add = (command: ClientWorkOrderCommand, lineId: string): void => act(command, { type: "removeLine", lineId });
 
   const commit = (row: TableRow, column: Column, typed: string): string | null => {
     if (row.kind === "addLine") {
@@ -87,22 +86,8 @@ export function useTableActs(view: WorkOrderView, business: Business): TableActs
     const { choice, job } = suggestion;
     const quantity = Number(AMOUNT.exec(typed)?.[1] ?? 1);
     const lineId = uuid();
-    const on = { jobId: job.id, lineId };
-    if (choice.from === "van") add({ type: "addStockPart", ...on, itemId: choice.item.id, quantity }, lineId);
-    else if (choice.from === "before")
-      add(
-        {
-          type: "addLine",
-          jobId: job.id,
-          line: usedPartLine(lineId, choice.title, choice.used, quantity, state.rules),
-        },
-        lineId,
-      );
-    else {
-      const { libraryJobId, libraryLineId } = choice;
-      const fit = fitOf({ facts: fitter.facts, isAfterHours: fitter.isAfterHours, positions: [], variantId: null });
-      add({ type: "addPart", ...on, libraryJobId, libraryLineId, fit }, lineId);
-    }
+    const fit = { facts: fitter.facts, isAfterHours: fitter.isAfterHours };
+    add(partCommand(choice, { jobId: job.id, lineId, quantity, rules: state.rules, fit }), lineId);
   };
   const remove = (row: TableRow): void => {
     if (row.kind === "line" && row.job.finishedAt === null)
