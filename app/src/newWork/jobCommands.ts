@@ -23,6 +23,8 @@ export interface WorkBegun {
   copied: readonly Job[];
   /** Work put off that is taken along, by library job. */
   libraryJobIds: readonly string[];
+  /** What of the concerns of the quote taken over stands here, by its id there; left out: nothing of it was said here. */
+  concernsHere?: ReadonlyMap<string, string>;
 }
 
 /**
@@ -32,10 +34,12 @@ export interface WorkBegun {
  * @param idAt - an id for each place, the same whenever it is asked.
  */
 export function jobCommands(
-  { wanted, copied, libraryJobIds }: WorkBegun,
+  { wanted, copied, libraryJobIds, concernsHere }: WorkBegun,
   around: WantedAround,
   idAt: (place: number) => string,
 ): ClientWorkOrderCommand[] {
+  const answersHere = (concernId: string | null | undefined): string | null =>
+    concernsHere?.get(concernId ?? "") ?? null;
   const kept = (id: string | null): LibraryJob | undefined => around.library.find((job) => job.id === id);
   const isWanted = (id: string): boolean => wanted.some((job) => job.kind === "library" && job.libraryJobId === id);
   const own = copied.filter(({ finishedAt, libraryJobId }) => finishedAt === null && !kept(libraryJobId));
@@ -57,7 +61,7 @@ export function jobCommands(
     jobId: idAt(places(index)),
     libraryJobId: job.id,
     lineIds: job.lines.map((_, line) => idAt(places(index) + 1 + line)),
-    concernId: again.find(({ libraryJobId }) => libraryJobId === job.id)?.concernId ?? null,
+    concernId: answersHere(again.find(({ libraryJobId }) => libraryJobId === job.id)?.concernId),
     pointIds: [],
     ...fitOf(job),
   }));
@@ -77,7 +81,7 @@ export function jobCommands(
     .flatMap(({ title, lines, concernId }, index): ClientWorkOrderCommand[] => {
       const jobId = idAt(places(commands.length + index));
       return [
-        { type: "addOwnJob", jobId, title, concernId },
+        { type: "addOwnJob", jobId, title, concernId: answersHere(concernId) },
         ...lines.slice(0, PLACES_PER_JOB - 1).map((line, place): ClientWorkOrderCommand => ({
           type: "addLine",
           jobId,

@@ -102,7 +102,5 @@ function partiesOf(
 /** The jobs of a quote that is taken over: of this device's copy, or the server's. */
 async function jobsOf(workOrderId: string): Promise<CopiedJobs> {
   const kept = (await showKept(workOrderId)) ? useSync.getState().views[workOrderId] : undefined;
-  const { jobs } = (kept ?? (await loadWorkOrder(workOrderId))).state;
-  // What they answered there was said there.
-  return jobs.map((job) => ({ ...job, concernId: null }));
+  return (kept ?? (await loadWorkOrder(workOrderId))).state.jobs;
 }

@@ -12,7 +12,10 @@ function before(): object {
     { id: "oil", title: "Engine oil", area: "Fluids", measure: null },
   ];
   const concerns = [{ id: "grind", text: "Brakes grind", kind: "fault", area: "Brakes" }];
-  return { ...rest, settings: { ...others, inspection, concerns } };
+  // Nor was anybody reminded of a quote.
+  const { nudgeDays: _nudgeDays, kinds, ...told } = settings.messages;
+  const { nudge: _nudge, ...kindsBefore } = kinds;
+  return { ...rest, settings: { ...others, inspection, concerns, messages: { ...told, kinds: kindsBefore } } };
 }
 
 it("opens what yesterday's app kept of the business, so that it starts without a signal", () => {
@@ -21,6 +24,7 @@ it("opens what yesterday's app kept of the business, so that it starts without a
   expect(settings.sheets[0]).toMatchObject({ id: "own", pointIds: ["pads", "oil"], comes: { always: true } });
   expect(settings.inspection[0]?.measures).toMatchObject([{ key: "value", kind: "pad", actBelow: 3 }]);
   expect(settings.concerns[0]).toMatchObject({ causes: [], corrections: [] });
+  expect(settings.messages).toEqual(BUSINESS.settings.messages);
 });
 
 it("leaves today's as it is, and what is none alone", () => {

@@ -18,16 +18,10 @@ export async function copyQuote(
 ): Promise<string> {
   const id = uuid();
   // This is another price for what the customer said: the jobs answer it there, too.
-  const concerns = state.concerns.map(({ id: before, text, kind, phraseId }) => ({
-    before,
-    concern: { id: uuid(), text, kind, phraseId },
-  }));
-  const copied = state.jobs.map((job) => ({
-    ...job,
-    concernId: concerns.find(({ before }) => before === job.concernId)?.concern.id ?? null,
-  }));
+  const concerns = state.concerns.map(({ text, kind, phraseId }) => ({ id: uuid(), text, kind, phraseId }));
+  const concernsHere = new Map(state.concerns.map((before, index) => [before.id, concerns[index]?.id ?? ""]));
   const commands = jobCommands(
-    { wanted: [], copied, libraryJobIds: [] },
+    { wanted: [], copied: state.jobs, libraryJobIds: [], concernsHere },
     { library, guide, facts, isAfterHours, concerns: [] },
     (place) => derivedId(id, place),
   );
@@ -39,7 +33,7 @@ export async function copyQuote(
         type: "openWorkOrder",
         customerId: state.customerId,
         vehicleId: state.vehicleId,
-        concerns: concerns.map(({ concern }) => concern),
+        concerns,
       },
       parties: { customer, vehicle },
     },

@@ -301,7 +301,7 @@ describe("the whole", () => {
     open({ jobs: [{ ...job, lines }] });
     expect(screen.getByText("$82.00 to $132.00")).toBeTruthy();
   });
-  it("takes what is on the van, and asks a supplier for the rest", async () => {
+  it("takes what is on the van, and asks no supplier for that", () => {
     const stock: StockItem[] = [
       {
         ...{
@@ -317,6 +317,7 @@ describe("the whole", () => {
       },
     ];
     open({ jobs: [job] }, { ...BUSINESS, settings: { ...BUSINESS.settings, stock } });
+    expect(screen.queryByRole("button", { name: /^Ask Gull Harbor/ })).toBeNull();
     press("Take 1 part from the van");
     expect(given()).toMatchObject([{ type: "takeFromVan", parts: [{ lineId: "w2", itemId: "s" }] }]);
   });
@@ -381,4 +382,15 @@ it("two quotes stand beside each other, and which is cheaper is said", async () 
   expect(await screen.findByText("Quote 2 is $13.20 cheaper.")).toBeTruthy();
   // The total, and the line that differs.
   expect([screen.getAllByText("$45.20").length, screen.getAllByText("$20.00").length]).toEqual([1, 1]);
+});
+
+it("a copy of a quote opens beside it, with what the customer said answered there, too", async () => {
+  const concern = { id: "c", text: "Streaks", kind: "fault" as const, phraseId: null, at: "2026-11-23T17:00:00.000Z" };
+  open({ jobs: [{ ...job, concernId: "c" }], concerns: [concern] });
+  press(/^Other quotes/);
+  await act(async () => press("Copy as another quote of this car"));
+  const [opened, added] = given() as unknown as [{ concerns: { id: string; text: string }[] }, { concernId: string }];
+  expect(opened).toMatchObject({ type: "openWorkOrder", concerns: [{ text: "Streaks" }] });
+  expect(added).toMatchObject({ type: "addJob", libraryJobId: "wipers", concernId: opened.concerns[0]?.id });
+  expect(added.concernId).not.toBe("c");
 });
