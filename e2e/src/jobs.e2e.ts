@@ -1,4 +1,5 @@
 import { PHONE, WIDE, type Driver } from "./driver";
+import { openOrder } from "./orders";
 import { checked, openWorld } from "./world";
 
 /** Tap budgets: a job fitted to the car onto a quote, and with its variant or position chosen as it goes there. */
@@ -6,16 +7,6 @@ const FITTED_TAPS = 2;
 const VARIANT_TAPS = 3;
 
 const world = openWorld();
-
-/** Opens a work order of a customer who is kept. */
-async function openOrder(driver: Driver, name: string): Promise<void> {
-  const { page } = driver;
-  await driver.tap(page.getByRole("link", { name: "New", exact: true }));
-  await driver.type("Name or business", name);
-  await driver.tap(page.getByRole("button", { name: new RegExp(name) }).first());
-  await driver.tap(page.getByTestId("save-work"));
-  await page.getByRole("heading", { name, level: 1 }).waitFor();
-}
 
 /** Opens the library, at an area or at what stands first, and taps the job. */
 async function addJob(driver: Driver, name: string | RegExp, area?: string): Promise<void> {

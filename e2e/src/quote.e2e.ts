@@ -1,21 +1,12 @@
 import type { Page } from "playwright-core";
 import { PHONE, WIDE, type Driver } from "./driver";
+import { openOrder } from "./orders";
 import { checked, openWorld } from "./world";
 
 /** Tap budget: battery, two front tires with all they bring, wheel bearing, coolant, wiper blades, parts from van or supplier. */
 const QUOTE_TAPS = 30;
 
 const world = openWorld();
-
-/** Opens a work order for a customer who is kept, with their car. */
-async function openOrder(driver: Driver, name: string): Promise<void> {
-  const { page } = driver;
-  await driver.tap(page.getByRole("link", { name: "New", exact: true }));
-  await driver.type("Name or business", name);
-  await driver.tap(page.getByRole("button", { name: new RegExp(name) }).first());
-  await driver.tap(page.getByTestId("save-work"));
-  await page.getByRole("heading", { name, level: 1 }).waitFor();
-}
 
 async function addJob(driver: Driver, find: string, name: string | RegExp): Promise<void> {
   await driver.type("Find a job", find);

@@ -1,9 +1,8 @@
 import type { Page } from "playwright-core";
-import { dropDemoTemplate, makeDemoTemplate } from "../../../scripts/demoTemplate/demoTemplate";
 import { codePhoto } from "../pictures";
-import { launchBrowser, type Account } from "../driver";
-import { startServers } from "../servers";
+import { PHONE } from "../driver";
 import { tell } from "./open";
+import { withOwner } from "./withOwner";
 
 /** How photos are made ready, and a grade is given beside many of them. */
 
@@ -47,26 +46,16 @@ async function taken(page: Page, photo: Buffer, place: number): Promise<{ ready:
   });
 }
 
-async function main(): Promise<void> {
-  process.env.DEMO_TEMPLATE = await makeDemoTemplate();
-  const servers = await startServers();
-  const browser = await launchBrowser();
-  try {
-    const { accounts } = (await (await fetch(`${servers.url}/api/demo-accounts`)).json()) as { accounts: Account[] };
-    const account = accounts.find(({ name }) => name.startsWith("Odile"));
-    if (!account) throw new Error("the demo has no owner");
-    const context = await browser.newContext({ viewport: { width: 390, height: 844 }, bypassCSP: true });
-    const { login, password } = account;
-    await context.request.post(`${servers.url}/api/session`, { data: { login, password } });
-    const page = await context.newPage();
-    // tsx names functions through a helper that a page does not have.
-    await page.addInitScript("globalThis.__name ??= (named) => named");
+function main(): Promise<void> {
+  return withOwner(PHONE, async (page, url, context) => {
+    const browser = context.browser();
+    if (!browser) throw new Error("the context has no browser");
     await page.addInitScript(() => {
       const seen = window as unknown as { longTasks: PerformanceEntry[] };
       seen.longTasks = [];
       new PerformanceObserver((list) => seen.longTasks.push(...list.getEntries())).observe({ type: "longtask" });
     });
-    await page.goto(servers.url);
+    await page.goto(url);
     await page
       .getByRole("link", { name: /Maren Oyelaran/ })
       .first()
@@ -102,11 +91,7 @@ async function main(): Promise<void> {
       grades.push(await graded(page, name));
     }
     tell("photo", `a grade shows beside ${PHOTOS} photos, slow phone`, "ms", grades);
-  } finally {
-    await browser.close();
-    await servers.stop();
-    await dropDemoTemplate(process.env.DEMO_TEMPLATE);
-  }
+  });
 }
 
 /** From the tap to the frame that shows the grade in the point's row. */

@@ -1,8 +1,7 @@
 import type { Page } from "playwright-core";
-import { dropDemoTemplate, makeDemoTemplate } from "../../../scripts/demoTemplate/demoTemplate";
-import { launchBrowser, type Account } from "../driver";
-import { startServers } from "../servers";
+import { WIDE } from "../driver";
 import { tell } from "./open";
+import { withOwner } from "./withOwner";
 
 /** A long quote as a table on a slow machine: how soon it opens, and how soon a key shows the new total. */
 
@@ -81,20 +80,9 @@ async function opening(page: Page, id: string, url: string): Promise<number> {
   return page.evaluate<number>("window.took");
 }
 
-async function main(): Promise<void> {
-  process.env.DEMO_TEMPLATE = await makeDemoTemplate();
-  const servers = await startServers();
-  const browser = await launchBrowser();
-  try {
-    const { accounts } = (await (await fetch(`${servers.url}/api/demo-accounts`)).json()) as { accounts: Account[] };
-    const account = accounts.find(({ name }) => name.startsWith("Odile"));
-    if (!account) throw new Error("the demo has no owner");
-    const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, bypassCSP: true });
-    const { login, password } = account;
-    await context.request.post(`${servers.url}/api/session`, { data: { login, password } });
-    const page = await context.newPage();
-    await page.addInitScript("globalThis.__name ??= (named) => named");
-    await page.goto(servers.url);
+function main(): Promise<void> {
+  return withOwner(WIDE, async (page, url, context) => {
+    await page.goto(url);
     await page.getByRole("list", { name: "Stops" }).waitFor();
     const id = await longQuote(page);
     const cdp = await context.newCDPSession(page);
@@ -102,7 +90,7 @@ async function main(): Promise<void> {
       const how = rate === 1 ? "" : ", processor slowed 4 times";
       await cdp.send("Emulation.setCPUThrottlingRate", { rate });
       const opens: number[] = [];
-      for (let run = 0; run < OPENS; run++) opens.push(await opening(page, id, servers.url));
+      for (let run = 0; run < OPENS; run++) opens.push(await opening(page, id, url));
       tell("quote", `a quote of 200 lines opens as a table${how}`, "ms", opens);
       await page.getByRole("cell", { name: "What: Part 9-19" }).waitFor();
       await page.getByRole("cell", { name: "What: Part 5-10" }).click();
@@ -113,12 +101,10 @@ async function main(): Promise<void> {
       await page.keyboard.press("Escape");
       tell("quote", `a key shows the total of 200 lines${how}`, "ms", keys);
     }
-    await context.close();
-  } finally {
-    await browser.close();
-    await servers.stop();
-    await dropDemoTemplate(process.env.DEMO_TEMPLATE);
-  }
+  });
 }
 
-void main();
+void main().catch((error: unknown) => {
+  process.stderr.write(`${error instanceof Error ? (error.stack ?? error.message) : String(error)}\n`);
+  process.exitCode = 1;
+});
