@@ -289,14 +289,14 @@ export {
 } from "./settings/pricingSettings";
 export { isSameNumber, stockByCode } from "./stock/stockByCode";
 export { stockItem, type StockItem } from "./stock/stockItem";
-export { stockPriceCents } from "./stock/redactStock";
+export { stockPriceCents } from "./quoting/redactStock";
 export { compareQuotes, type ComparedLine } from "./quoting/compareQuotes";
 export { upgradeMessages } from "./messages/messageSettings";
 export { isToCall, nudgeDue } from "./messages/nudges";
 export { lineAnew } from "./quoting/lineAnew";
 export { lawfulTaxes, taxPlaceOf } from "./quoting/lawfulTaxes";
 export { leftPerHourCents, marginStanding, marginsOf, type Margin } from "./quoting/margin";
-export { PART_CONDITIONS, PART_KINDS, PART_KIND_TITLES, type PartKind } from "./quoting/partKind";
+export { PART_CONDITIONS, PART_KINDS, PART_KIND_TITLES, type PartKind } from "./stock/partKind";
 export { LINE_KINDS, type LineKind } from "./quoting/price/input";
 export { unitPriceFromCost } from "./quoting/price/unitPrice";
 export type { Explained } from "./quoting/price/explainQuote";

@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { carFacts } from "../laborGuide/carFacts";
 import { POSITIONS } from "../laborGuide/position";
-import { PART_CONDITIONS, PART_KINDS } from "./partKind";
+import { PART_CONDITIONS, PART_KINDS } from "../stock/partKind";
 import { partFromKnown } from "./quoteLine";
 import { cents, decimal, pointId, uuid, words } from "../commands/fields";
 

@@ -52,6 +52,7 @@ import {
   splitLine,
   takeTodaysRules,
   type PricingContext,
+  type PaidState,
 } from "./editQuote";
 import {
   addDiscountSchema,
@@ -71,13 +72,12 @@ import {
   useOfferSchema,
   useTodaysRulesSchema,
 } from "./editSchemas";
-import type { PaymentSlice } from "../payments/slice";
 import { rightsForCopy, rightsForEdit, rightsForLine } from "./rightsForLine";
 import type { QuoteSlice } from "./slice";
 import { addVisitFee, addVisitFeeSchema, type VisitFeeContext } from "./visitFee";
 
 const rule = ruleFor<QuoteSlice, Omit<QuoteSlice, "taxExempt">, QuotingContext>();
-const pricingRule = ruleFor<QuoteSlice & PaymentSlice, Omit<QuoteSlice, "taxExempt">, PricingContext>();
+const pricingRule = ruleFor<QuoteSlice & PaidState, Omit<QuoteSlice, "taxExempt">, PricingContext>();
 const stockRule = ruleFor<QuoteSlice, Pick<QuoteSlice, "jobs">, StockContext>();
 const feeRule = ruleFor<QuoteSlice, Pick<QuoteSlice, "jobs">, VisitFeeContext>();
 

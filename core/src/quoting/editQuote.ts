@@ -2,7 +2,6 @@ import { dequal } from "dequal";
 import type { z } from "zod";
 import { exact, fromTenThousandths } from "../exact/decimal";
 import type { CommandContext } from "../commands/context";
-import type { PaymentSlice } from "../payments/slice";
 import { amountOf } from "./amountOf";
 import type {
   addDiscountSchema,
@@ -322,12 +321,17 @@ export function setValidUntil(
   return { validUntil: day };
 }
 
+/** What a quote knows of its payments: whether money came. Payments stand on quoting, so it is told no more of them. */
+export interface PaidState {
+  payments: readonly { status: string }[];
+}
+
 /**
  * Puts the quote under the taxes of a place and a day. What was sold stays under those of the day of its sale; what the
  * customer agreed to is before taxes, so it holds.
  */
 export function followTaxes(
-  state: QuoteSlice & PaymentSlice,
+  state: QuoteSlice & PaidState,
   { placeId, day }: z.output<typeof followTaxesSchema>,
   { settings, at }: PricingContext,
 ): Partial<Pick<QuoteSlice, "rules" | "taxPlaceId" | "taxesBefore">> {
@@ -346,7 +350,7 @@ export function followTaxes(
 }
 
 /** Whether work was finished or paid for: the taxes of that day stay. */
-export function isSold({ jobs, payments }: Pick<QuoteSlice, "jobs"> & PaymentSlice): boolean {
+export function isSold({ jobs, payments }: Pick<QuoteSlice, "jobs"> & PaidState): boolean {
   return jobs.some(({ finishedAt }) => finishedAt !== null) || payments.some(({ status }) => status === "taken");
 }
 

@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { cents, decimal, uuid, words } from "../commands/fields";
 import { DISCOUNTED, discount } from "./discount";
-import { PART_CONDITIONS, PART_KINDS } from "./partKind";
+import { PART_CONDITIONS, PART_KINDS } from "../stock/partKind";
 
 const MOST_NOTE = 500;
 const name = words(60).min(1);

@@ -15,7 +15,7 @@ export const KIND_TITLES: Readonly<Record<LineKind, string>> = {
 
 /**
  * One step of how a figure came about, in words; its figure stands beside it.
- * @example stepWords({ rule: "hours", hours: 1.3, rate: 13500, cents: 17550 }, quote) //=> "1.3 h at $135.00"
+ * @example stepWords({ rule: "hours", hours: 1.3, rate: 13500, cents: 17550 }, { jobs: [] }) //=> "1.3 h at $135.00"
  */
 export function stepWords(step: ExplainedStep, quote: QuoteSlice): string {
   switch (step.rule) {

@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { percent, discount, DISCOUNTED } from "./discount";
-import { PART_KINDS } from "./partKind";
+import { PART_KINDS } from "../stock/partKind";
 import { taxInput } from "./price/input";
 
 const MOST_CENTS = 100_000_000;

@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { discount } from "./discount";
-import { PART_CONDITIONS, PART_KINDS } from "./partKind";
+import { PART_CONDITIONS, PART_KINDS } from "../stock/partKind";
 
 /** Where a figure or word of a line comes from. */
 export const LINE_SOURCES = ["guide", "car", "specSheet", "mechanic", "library"] as const;

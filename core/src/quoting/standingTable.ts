@@ -1,5 +1,5 @@
 import type { MoneyRules } from "./moneyRules";
-import type { PartKind } from "./partKind";
+import type { PartKind } from "../stock/partKind";
 
 /** What the one table of before there were several is called. */
 const USUAL_TABLE = "standard";

@@ -1,6 +1,6 @@
 import { hasRight } from "../access/rights";
 import { redactRules, type Viewer } from "../quoting/redact";
-import { redactStock } from "../stock/redactStock";
+import { redactStock } from "../quoting/redactStock";
 import type { BusinessSettings } from "./businessSettings";
 
 /** The settings as a person may see them: without the right to see cost, no wage and no markup. */

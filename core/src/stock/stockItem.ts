@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { PART_KINDS } from "../quoting/partKind";
+import { PART_KINDS } from "./partKind";
 
 const MOST_CENTS = 100_000_000;
 const MOST_COUNT = 100_000;

@@ -1,4 +1,4 @@
-import { EACH_POSITION, core, fee, job, labor, part } from "./build";
+import { EACH_POSITION, core, job, labor, part } from "./build";
 
 export const ELECTRICS_AND_BODY = [
   job("battery", "Battery", "Electrics", [labor("Replace battery, register, test charging", 0.5, ["battery"]), part("Battery, group 48", "Northlight", "NL-48H6", 1, 11250, undefined, "battery"), core("Battery core", 2200)], { curesPoints: ["battery", "battery12"], answersConcerns: ["no-start", "slow-crank", "battery-dies"], companions: ["battery-test"], variants: [["deep", "Deep cycle", 2, "Battery, group 48, deep cycle", "Northlight", "NL-48D", 16480]] }),

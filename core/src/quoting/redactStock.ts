@@ -1,7 +1,7 @@
-import { unitPriceFromCost } from "../quoting/price/unitPrice";
-import type { MoneyRules } from "../quoting/moneyRules";
-import { standingTable } from "../quoting/standingTable";
-import type { StockItem } from "./stockItem";
+import { unitPriceFromCost } from "./price/unitPrice";
+import type { MoneyRules } from "./moneyRules";
+import { standingTable } from "./standingTable";
+import type { StockItem } from "../stock/stockItem";
 
 /** Van stock for who may not see cost: at the price each sells for. */
 export function redactStock(stock: readonly StockItem[], rules: MoneyRules): StockItem[] {
