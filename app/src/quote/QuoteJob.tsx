@@ -148,7 +148,7 @@ function saidOf(job: Job, { state }: WorkOrderView, creditCents: number | null):
   return [
     ...(creditCents === null ? [] : [creditWords("en", creditCents)]),
     ...(job.setPrice ? ["One price for all of it"] : []),
-    ...(job.off && creditCents === null ? [discountWords(job.off)] : []),
+    ...(job.off ? [discountWords(job.off)] : []),
     ...(job.payerId ? [`${payerName(state, job.payerId)} pays`] : []),
     ...(job.libraryJobId !== null && job.feesLeftOut?.length ? ["A fee of the owner’s was taken off"] : []),
   ];

@@ -1,5 +1,6 @@
 import { Controller, type Control, type FieldPath } from "react-hook-form";
 import { StyleSheet, View } from "react-native";
+import { PART_KINDS, PART_KIND_TITLES } from "@mechanon/core";
 import type { z } from "zod";
 import { Button } from "../ui/Button";
 import { Choices } from "../ui/Choices";
@@ -102,6 +103,21 @@ export function JobLineFields({
                   ...tables.map((table) => ({ value: table, label: `Table “${table}”` })),
                 ]}
                 value={field.value}
+                onChoose={field.onChange}
+              />
+            )}
+          />
+          <Controller
+            control={control}
+            name={`lines.${index}.partKind`}
+            render={({ field }) => (
+              <Choices
+                label={`Kind of part, ${name}`}
+                options={[
+                  { value: "", label: "Any" },
+                  ...PART_KINDS.map((kind) => ({ value: kind, label: PART_KIND_TITLES[kind] })),
+                ]}
+                value={field.value ?? ""}
                 onChoose={field.onChange}
               />
             )}

@@ -26,6 +26,7 @@ const FULL: LibraryJob = libraryJob.parse({
       quantity: 5,
       costCents: 400,
       markup: "standard",
+      partKind: "fluid",
       priceCents: null,
       partNumber: "N",
       brand: "B",
@@ -67,6 +68,14 @@ it("a job that is opened and saved is as it was; what is not typed here stays", 
 it("a line that is taken off takes its fit and its other qualities along", () => {
   const lines = typedJobOf(FULL).lines.filter(({ id }) => id !== "p");
   expect(read({ lines })).toMatchObject({ fits: [{ lineId: "l" }], variants: [{ id: "v", parts: [] }] });
+});
+
+it("a part is of a kind or of none; what was typed before there were kinds opens", () => {
+  const [labor, part, ...others] = typedJobOf(FULL).lines;
+  const of = (over: object): unknown => read({ lines: [labor, { ...part, ...over }, ...others] }).lines[1];
+  expect(of({ partKind: "dealer" })).toMatchObject({ partKind: "dealer" });
+  expect(of({ partKind: "" })).not.toHaveProperty("partKind");
+  expect(of({ partKind: undefined })).not.toHaveProperty("partKind");
 });
 
 it("a rate of its own is kept as one, emptied it follows the house's again", () => {

@@ -2,6 +2,7 @@ import {
   JOB_CONDITIONS,
   JOB_RIGHTS,
   OPERATION_PER,
+  PART_KINDS,
   POSITIONS,
   positionsFor,
   readMoney,
@@ -32,6 +33,8 @@ const typedLine = z.object({
   cost: z.string(),
   /** Of a part: the table its price is made by; empty: it has a price of its own. */
   markup: z.string(),
+  /** Of a part: its kind, by which fees hang on it and tables price it; empty: none in particular. */
+  partKind: z.enum(["", ...PART_KINDS]).default(""), // absent in what was typed before kinds could be
   partNumber: z.string(),
   brand: z.string(),
   /** Of labor: operations of the guide whose hours it takes. */
@@ -118,7 +121,7 @@ export const readJob = typedJob.extend({
 });
 
 const moneyOf = (cents: number | null): string => (cents === null ? "" : (cents / 100).toFixed(2));
-const NO_PART = { cost: "", markup: "", partNumber: "", brand: "" };
+const NO_PART = { cost: "", markup: "", partKind: "", partNumber: "", brand: "" } as const;
 const NO_FIT: Pick<TypedLine, "operations" | "counts"> = { operations: [], counts: "asWritten" };
 
 function typedLineOf(line: QuoteLine, fit: LineFit | undefined): TypedLine {
@@ -145,8 +148,11 @@ function typedLineOf(line: QuoteLine, fit: LineFit | undefined): TypedLine {
     };
   const base = { id, kind, description, amount: String(line.quantity), price: moneyOf(line.priceCents), ...fitted };
   if (line.kind !== "part") return { ...base, ...NO_PART };
-  const { costCents, markup, partNumber, brand } = line;
-  return { ...base, cost: moneyOf(costCents), markup: markup ?? "", partNumber: partNumber ?? "", brand: brand ?? "" };
+  const { costCents, markup, partKind = "", partNumber, brand } = line;
+  return {
+    ...{ ...base, cost: moneyOf(costCents), markup: markup ?? "", partKind },
+    ...{ partNumber: partNumber ?? "", brand: brand ?? "" },
+  };
 }
 
 /** A job of the library, as it would be typed. */
@@ -221,6 +227,7 @@ function lineOf(typed: z.output<typeof readLine>, rules: Pick<MoneyRules, "labor
     quantity: amount,
     costCents: centsOf(typed.cost) ?? 0,
     markup: wordsOrNothing(typed.markup),
+    ...(typed.partKind === "" ? {} : { partKind: typed.partKind }),
     priceCents,
     partNumber: wordsOrNothing(typed.partNumber),
     brand: wordsOrNothing(typed.brand),
@@ -263,6 +270,10 @@ export function changedJob(job: LibraryJob, typed: z.output<typeof readJob>, rul
     const before = job.lines.find(({ id }) => id === line.id);
     const after = lineOf(line, rules);
     // What is not typed here, its wage for one, stays.
+    if (before?.kind === "part" && after.kind === "part") {
+      const { partKind: _kind, ...kept } = before;
+      return { ...kept, ...after };
+    }
     if (before?.kind !== "labor" || after.kind !== "labor")
       return before?.kind === after.kind ? { ...before, ...after } : after;
     const { priceByHand: _before, ...kept } = before;

@@ -4,6 +4,7 @@ import { oncePerQuote } from "./oncePerQuote";
 import type { LineInput, PriceInput } from "./price/input";
 import { withPay } from "./withPay";
 import { priceQuote, type PricedQuote } from "./price/priceQuote";
+import { sumNets, workThrough, type WorkingJob } from "./price/workThrough";
 import { toDiscountInput } from "./discount";
 import type { Job, QuoteSlice } from "./slice";
 
@@ -28,20 +29,31 @@ function pricedWithPay(quote: QuoteSlice, count: "approved" | "all"): PricedQuot
   return withPay(priceQuote(toPriceInput(quote, count, creditsOf(quote))), quote);
 }
 
-export type Credits = ReadonlyMap<string, DiagnosisCredit>;
+/** What comes off a job for a diagnosis, and what its own discount comes to beside that, in cents. */
+export interface JobCredit extends DiagnosisCredit {
+  offCents: number;
+}
+export type Credits = ReadonlyMap<string, JobCredit>;
 const NO_CREDITS: Credits = new Map();
 
 /** What comes off each job of a quote for a diagnosis, by the id of the job. */
 export const creditsOf: (quote: QuoteSlice) => Credits = oncePerQuote((quote) => {
   if (!quote.rules.diagnosisCreditPercent || !quote.jobs.some((job) => job.isDiagnosis)) return NO_CREDITS;
-  const { lines } = priceQuote(toPriceInput(quote, "all", NO_CREDITS));
-  const netOf = new Map(lines.map(({ id, net }) => [id, net]));
-  const nets = quote.jobs.map((job): [string, number] => [
-    job.id,
-    job.lines.reduce((sum, { id, kind }) => sum + (kind === "core" ? 0 : (netOf.get(id) ?? 0)), 0),
+  const { jobs } = workThrough(toPriceInput(quote, "all", NO_CREDITS));
+  const nets = jobs.map(({ input, lines }): [string, number] => [
+    input.id,
+    Number(sumNets(lines.filter(({ input: { kind } }) => kind !== "core"))),
   ]);
-  return diagnosisCredits(quote, new Map(nets));
+  const offs = new Map(jobs.map((job) => [job.input.id, offCentsOf(job)]));
+  const credits = diagnosisCredits(quote, new Map(nets));
+  return new Map([...credits].map(([jobId, credit]) => [jobId, { ...credit, offCents: offs.get(jobId) ?? 0 }]));
 });
+
+/** What the discount of a job itself comes to on its lines, in cents. */
+function offCentsOf({ lines }: WorkingJob): number {
+  const ofJob = lines.flatMap(({ taken }) => taken).filter(({ by }) => by === "job");
+  return Number(ofJob.reduce((sum, { cents }) => sum + cents, 0n));
+}
 
 /** A quote as calculations.md takes it. */
 export function toPriceInput(quote: QuoteSlice, count: "approved" | "all", credits: Credits): PriceInput {
@@ -65,9 +77,9 @@ export function toPriceInput(quote: QuoteSlice, count: "approved" | "all", credi
   };
 }
 
-/** A diagnosis credited to a job takes the place of its discount: one of the two, the credit first. */
-function offOf({ off }: Job, credit: DiagnosisCredit | undefined): PriceInput["jobs"][number]["discount"] {
-  if (credit) return { amount: credit.cents };
+/** A job takes one discount: with a diagnosis credited to it, that and what its own comes to are one amount. */
+function offOf({ off }: Job, credit: JobCredit | undefined): PriceInput["jobs"][number]["discount"] {
+  if (credit) return { amount: credit.cents + credit.offCents };
   return off ? toDiscountInput(off) : null;
 }
 

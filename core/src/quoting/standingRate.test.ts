@@ -183,6 +183,13 @@ describe("a diagnosis is credited", () => {
     expect(priceWorkOrder(agreed, "approved").jobs.map(({ total }) => total)).toEqual([15_000, 1_000]);
     expect(creditsOf(agreed).get(id(2))).toMatchObject({ cents: 15_000, from: { id: id(1) } });
   });
+  it("comes off beside what the job itself has less, not in its place", () => {
+    const state = both({ diagnosisCreditPercent: 33 });
+    const off = run(state, { type: "editJob", jobId: id(2), change: { off: { percent: 10 } } });
+    // 16,000 less a tenth, less a third of the 15,000 for the diagnosis.
+    expect(totals(off)).toEqual([15_000, 16_000 - 1_600 - 4_950]);
+    expect(creditsOf(off).get(id(2))).toMatchObject({ cents: 4_950, offCents: 1_600 });
+  });
   it("comes off what a person says it led to, and off nothing that only came after it", () => {
     const after = both(CREDIT, null);
     expect(totals(after)).toEqual([15_000, 16_000]);
