@@ -268,7 +268,25 @@ export { readMoney, showMoney } from "./money/money";
 export { nextActLabel } from "./workOrders/nextActLabel";
 export { showWhole } from "./text/showWhole";
 export { carMarks, showMiles, showVehicle } from "./vehicles/vehicleName";
-export { approvedJobs, isAsked, standingAnswer } from "./approvals/standing";
+export { approvedJobs, isAsked, openJobs, standingAnswer } from "./approvals/standing";
+export { askedCents, toleratedCents, yesChange, type YesChange } from "./approvals/yesChange";
+export { shownQuote, type ShownJob, type ShownQuote, type ShownWay } from "./approvals/shownQuote";
+export { answerWith, chosenWay, sumShown, type ChosenAnswer, type ChosenAnswers } from "./approvals/sumShown";
+export { digestOf } from "./approvals/digest";
+export {
+  AGREED_PARTS,
+  copyWithoutPerson,
+  linkFault,
+  seal,
+  sealedCopy,
+  type AgreedPart,
+  type LinkFault,
+  type SealedCopy,
+} from "./approvals/sealedCopy";
+export { agreedByAnswer, agreedByTakingBack } from "./approvals/agreedBy";
+export { NO_SALE_REASONS, type Approval } from "./approvals/slice";
+export { takingBack } from "./work/takeBack";
+export { shownQuoteOf } from "./customerPage/shownQuoteOf";
 export { askedQuote, jobTotals, quoteTotalCents } from "./quoting/totals";
 export { leastHours } from "./quoting/leastHours";
 export { priceFromTo } from "./quoting/priceFromTo";

@@ -83,8 +83,8 @@ export function QuoteJob({
           </Words>
         </View>
       </Press>
-      <Words size="small" strong tone={standingAnswer(job, total) === "yes" ? "petrol" : "muted"}>
-        {answerWords(job, total)}
+      <Words size="small" strong tone={standingAnswer(state, job) === "yes" ? "petrol" : "muted"}>
+        {answerWords(state, job)}
       </Words>
       {saidOf(job, view, credit?.cents ?? null).map((words) => (
         <Words key={words} size="small" tone="muted" figures>

@@ -8,6 +8,8 @@ const WORK_ORDER: Record<ClientWorkOrderCommand["type"], string> = {
   changeVehicle: "The change of car",
   addConcern: "A concern",
   removeConcern: "Taking a concern off",
+  closeWithoutSale: "Closing it without a sale",
+  goOnSelling: "Going on with the quote",
   recordOdometer: "The odometer",
   takeBackOdometer: "Taking the odometer back",
   recordPressures: "The tire pressures",

@@ -135,6 +135,7 @@ export function customerPageSample(over: Partial<CustomerPage> = {}): CustomerPa
 /** Pads that need work, measured twice. */
 export function foundSample(over: Partial<FoundSeen> = {}): FoundSeen {
   return {
+    pointId: "pads",
     title: { en: "Front pads", es: "Pastillas delanteras" },
     grade: "act",
     note: "",

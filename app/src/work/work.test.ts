@@ -1,4 +1,4 @@
-import { NO_FACTS } from "@mechanon/core";
+import { NO_FACTS, jobTotals } from "@mechanon/core";
 import type { NextAct } from "@mechanon/core";
 import type { WorkOrderView } from "@mechanon/contract";
 import { SETTINGS_SAMPLE, stateSample, viewSample } from "../testing/samples";
@@ -89,7 +89,10 @@ describe("the customer's word", () => {
     [{ value: "later" as const, approvalId: "a", totalCents: 1 }, 22000, "Put off"],
     [{ value: "no" as const, approvalId: "a", totalCents: 1 }, 22000, "Declined"],
   ])("%p at %p reads %p", (answer, total, words) => {
-    expect(answerWords({ ...job, answer }, total)).toBe(words);
+    const asked = { ...job, answer };
+    const quote = stateSample({ jobs: [asked] });
+    expect(jobTotals(quote).get(job.id)).toBe(total);
+    expect(answerWords(quote, asked)).toBe(words);
   });
 });
 

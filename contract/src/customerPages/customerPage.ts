@@ -35,6 +35,7 @@ const inBoth = z.object({ en: z.string(), es: z.string() });
 
 /** A finding as its customer sees it: in their words, measured against its limit. */
 const foundOnPage = z.object({
+  pointId: z.string(),
   title: inBoth,
   grade: z.enum(BAD_GRADES),
   note: z.string(),

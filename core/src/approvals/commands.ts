@@ -1,26 +1,52 @@
 import { z } from "zod";
-import type { CommandContext } from "../commands/context";
 import { cents, uuid, words } from "../commands/fields";
 import { ruleFor } from "../commands/rule";
-import { markConflict } from "../conflicts/markConflict";
+import { Refusal } from "../commands/refusal";
 import type { ConflictSlice } from "../conflicts/slice";
 import { ANSWERS, type QuoteSlice } from "../quoting/slice";
-import { jobTotals } from "../quoting/totals";
-import type { ApprovalConflict } from "./conflicts";
-import { signature, type ApprovalSlice } from "./slice";
+import { recordAnswers } from "./recordAnswers";
+import type { ApprovalRefusal } from "./refusals";
+import { shownQuote } from "./shownQuote";
+import { NO_SALE_REASONS, signature, type ApprovalSlice } from "./slice";
 
-const recordAnswersSchema = z.strictObject({
-  type: z.literal("recordAnswers"),
+const answered = z.strictObject({
+  jobId: uuid,
+  title: words(120),
+  answer: z.enum(ANSWERS),
+  totalCents: cents,
+  /** Which way of it; null: as it was first. Left out: as it stands. */
+  otherId: uuid.nullable().optional(),
+  reason: words(300).optional(),
+  askOn: z.iso.date().optional(),
+});
+const given = {
   approvalId: uuid,
-  way: z.enum(["signed", "spoken"]),
   name: words(200).min(1),
   signature,
-  answers: z
-    .array(z.strictObject({ jobId: uuid, title: words(120), answer: z.enum(ANSWERS), totalCents: cents }))
-    .min(1)
-    .max(100),
+  answers: z.array(answered).min(1).max(100),
   totalCents: cents,
+  /** All that was shown; left out by an older app, and where nothing was. */
+  shown: shownQuote.optional(),
+  /** Whose yes it needs, too. */
+  needsAlso: words(200).optional(),
+};
+const recordAnswersSchema = z.strictObject({
+  type: z.literal("recordAnswers"),
+  ...given,
+  way: z.enum(["signed", "spoken"]),
+  /** The number it was told over. */
+  phone: words(40).optional(),
 });
+/** What a customer answered on their page: the server takes it there, and has seen that it is what was shown. */
+const answerOnPageSchema = z.strictObject({ type: z.literal("answerOnPage"), ...given, shown: shownQuote });
+/** Closes a quote that came to nothing. */
+const closeWithoutSaleSchema = z.strictObject({
+  type: z.literal("closeWithoutSale"),
+  reason: z.enum(NO_SALE_REASONS),
+  words: words(300),
+});
+/** Goes on with one that was closed. */
+const goOnSellingSchema = z.strictObject({ type: z.literal("goOnSelling") });
 
 type Reads = ApprovalSlice & QuoteSlice & ConflictSlice;
 type Writes = ApprovalSlice & Pick<QuoteSlice, "jobs"> & ConflictSlice;
@@ -43,35 +69,20 @@ export const approvalRules = {
     }),
   }),
   recordAnswers: rule({ schema: recordAnswersSchema, kind: "fact", apply: recordAnswers }),
+  answerOnPage: rule({
+    schema: answerOnPageSchema,
+    kind: "intention",
+    source: "server",
+    apply: (state, command, context) => recordAnswers(state, { ...command, way: "page" }, context),
+  }),
+  closeWithoutSale: rule({
+    schema: closeWithoutSaleSchema,
+    kind: "intention",
+    apply(state, { reason, words: said }, { at, actor }) {
+      if (state.jobs.some(({ answer, finishedAt }) => answer?.value === "yes" || finishedAt !== null))
+        throw new Refusal<ApprovalRefusal>("sale/agreed");
+      return { noSale: { at, by: actor.id, reason, words: said } };
+    },
+  }),
+  goOnSelling: rule({ schema: goOnSellingSchema, kind: "intention", apply: () => ({ noSale: null }) }),
 };
-
-/**
- * Records what a customer answered, for the totals they saw. Where a job has another total by now the answer is kept
- * for the total seen, so it does not stand, and a conflict mark says so.
- */
-function recordAnswers(
-  state: Reads,
-  { approvalId: id, way, name, signature: strokes, answers, totalCents }: z.output<typeof recordAnswersSchema>,
-  context: CommandContext,
-): Writes {
-  const { at, actor } = context;
-  const totals = jobTotals(state);
-  const agreed = answers.filter(({ answer }) => answer === "yes");
-  const gone = agreed.filter(({ jobId }) => !totals.has(jobId));
-  const changed = agreed.filter(({ jobId, totalCents: seen }) => totals.has(jobId) && totals.get(jobId) !== seen);
-  const titles = (given: typeof answers): string => given.map(({ title }) => title).join(", ");
-  let conflicts = state.conflicts;
-  const mark = (code: ApprovalConflict, given: typeof answers): void => {
-    if (given.length > 0) conflicts = markConflict(conflicts, code, titles(given), context);
-  };
-  mark("approval/job-gone", gone);
-  mark("approval/price-changed", changed);
-  return {
-    approvals: [...state.approvals, { id, at, by: actor.id, way, name, signature: strokes, answers, totalCents }],
-    jobs: state.jobs.map((job) => {
-      const given = answers.find(({ jobId }) => jobId === job.id);
-      return given ? { ...job, answer: { value: given.answer, approvalId: id, totalCents: given.totalCents } } : job;
-    }),
-    conflicts,
-  };
-}

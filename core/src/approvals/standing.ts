@@ -1,17 +1,19 @@
 import { oncePerQuote } from "../quoting/oncePerQuote";
 import type { Answer, Job, QuoteSlice } from "../quoting/slice";
-import { jobTotals } from "../quoting/totals";
+import { yesChange } from "./yesChange";
 
 /**
- * The answer that still holds: a yes holds for the total it was given for, a later or a no until something is asked
- * anew.
+ * The answer that still holds: a yes holds for the price, the parts and the payer it was given for, as far as the owner's
+ * tolerance goes, and where nobody else has to agree; a later or a no until something is asked anew.
  *
- * @param totalCents - what the job costs now.
  * @returns null when the customer has to be asked (again).
  */
-export function standingAnswer(job: Job, totalCents: number): Answer | null {
-  if (!job.answer) return null;
-  return job.answer.value === "yes" && job.answer.totalCents !== totalCents ? null : job.answer.value;
+export function standingAnswer(quote: QuoteSlice, job: Job): Answer | null {
+  const { answer } = job;
+  if (answer?.value !== "yes") return answer?.value ?? null;
+  if (answer.needsAlso !== undefined) return null;
+  const change = yesChange(quote, job);
+  return change === null || change.isTolerated ? "yes" : null;
 }
 
 /** The jobs whose yes stands. */
@@ -26,6 +28,5 @@ export function isAsked({ lines, finishedAt }: Pick<Job, "lines" | "finishedAt">
 }
 
 function jobsAnswered(quote: QuoteSlice, wanted: Answer | null): Job[] {
-  const totals = jobTotals(quote);
-  return quote.jobs.filter((job) => standingAnswer(job, totals.get(job.id) ?? 0) === wanted);
+  return quote.jobs.filter((job) => standingAnswer(quote, job) === wanted);
 }

@@ -63,7 +63,15 @@ describe("the work as its customer sees it", () => {
   it("names what was found by its point, and what was answered, with what is owed", () => {
     const seen = workSeenByCustomer(yes(found), by(true));
     expect(seen.found).toEqual([
-      { title: { en: "Pads", es: "Pads" }, grade: "act", note: "thin", topic: null, pictures: [], measures: [] },
+      {
+        pointId: "pads",
+        title: { en: "Pads", es: "Pads" },
+        grade: "act",
+        note: "thin",
+        topic: null,
+        pictures: [],
+        measures: [],
+      },
     ]);
     expect(seen.jobs.every(({ answer }) => answer === "yes")).toBe(true);
     expect(seen.dueCents).toBe(seen.totalCents);

@@ -38,6 +38,7 @@ export interface MeasureSeen {
 
 /** A finding as its customer sees it. */
 export interface FoundSeen {
+  pointId: string;
   title: Told;
   grade: BadGrade;
   note: string;
@@ -81,7 +82,7 @@ export function workSeenByCustomer(state: Seen, { isShown, ...by }: SeenBy): Wor
     .map((job) => ({
       title: job.title,
       totalCents: totals.get(job.id) ?? 0,
-      answer: standingAnswer(job, totals.get(job.id) ?? 0),
+      answer: standingAnswer(state, job),
       isDone: job.finishedAt !== null,
     }))
     .filter(({ answer }) => isShown || answer !== null);
@@ -109,6 +110,7 @@ export function foundSeen(
     if (!isBad(grade)) return [];
     const point = pointById(pointId, state, by.points);
     return {
+      pointId,
       title: titleOf(finding, state, by.points),
       grade,
       note,

@@ -48,7 +48,7 @@ export function receiptOf(state: QuoteSlice & ApprovalSlice & PaymentSlice, lang
   const credits = creditsOf(state);
   const creditCents = priced.jobs.reduce((sum, { id }) => sum + (credits.get(id)?.cents ?? 0), 0);
   const discountCents = priced.payers.reduce((sum, { discount }) => sum + discount, 0) - creditCents;
-  const signed = [...state.approvals].reverse().find(({ way }) => way === "signed");
+  const signed = [...state.approvals].reverse().find(({ signature }) => signature.length > 0);
   return {
     jobs: approvedJobs(state).map((job) => ({
       title: job.title,

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { percent } from "./discount";
 import { laborRate, workHours } from "./laborRate";
 import { personPay } from "./personPay";
 import { rulesInput } from "./price/input";
@@ -29,6 +30,10 @@ export const moneyRules = z.object({
   taxPlaces: z.array(taxPlace).optional(),
   /** What is to be left of a sale; absent: nothing was set, or it is not for who looks. */
   targetMarginPercent: marginPercent.optional(),
+  /** A yes holds up to so much above the price it was given for, the lower where both are said; absent: not a cent. */
+  tolerance: z
+    .object({ percent: percent.optional(), amountCents: z.number().int().min(0).max(10_000_000).optional() })
+    .optional(),
   /** So many days a quote is valid; absent: no end. */
   quoteDays: z.number().int().min(1).max(3650).optional(),
 });

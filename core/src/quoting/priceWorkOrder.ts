@@ -34,7 +34,7 @@ export interface JobCredit extends DiagnosisCredit {
   offCents: number;
 }
 export type Credits = ReadonlyMap<string, JobCredit>;
-const NO_CREDITS: Credits = new Map();
+export const NO_CREDITS: Credits = new Map();
 
 /** What comes off each job of a quote for a diagnosis, by the id of the job. */
 export const creditsOf: (quote: QuoteSlice) => Credits = oncePerQuote((quote) => {

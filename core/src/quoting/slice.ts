@@ -12,6 +12,30 @@ const cents = z.number().int().nonnegative();
 export const ANSWERS = ["yes", "later", "no"] as const;
 export type Answer = (typeof ANSWERS)[number];
 
+/** What was said of a job, and of what exactly. */
+export const jobAnswer = z.object({
+  value: z.enum(ANSWERS),
+  approvalId: z.string(),
+  totalCents: cents,
+  /** What a yes is for. Absent in what was answered before it was kept: the total alone. */
+  seen: z.object({ cents, payerId: z.string().nullable(), parts: z.array(z.string()) }).optional(),
+  /** Whose yes it needs beside that of who gave it; absent: nobody's. */
+  needsAlso: z.string().optional(),
+  /** Why not. */
+  reason: z.string().optional(),
+  /** When to ask again about what was put off. */
+  askOn: z.iso.date().optional(),
+});
+export type JobAnswer = z.infer<typeof jobAnswer>;
+
+/** A job in another way: a cheaper part, a better one. */
+export const jobOther = z.object({
+  /** Null: as it was first. */ id: z.string().nullable(),
+  title: z.string(),
+  lines: z.array(quoteLine),
+});
+export type JobOther = z.infer<typeof jobOther>;
+
 /** A piece of work that is sold as one. */
 export const job = z.object({
   id: z.string(),
@@ -53,8 +77,12 @@ export const job = z.object({
   /** Fees that hang on it and were taken off, by the owner's id. */
   feesLeftOut: z.array(z.string()).optional(),
   lines: z.array(quoteLine),
+  /** The same work in other ways, to choose from: each with lines of its own. */
+  others: z.array(jobOther).optional(),
+  /** Which of the ways its lines are, and what that is called; absent: as it was first. */
+  way: z.object({ id: z.string().nullable(), title: z.string() }).optional(),
   addedAt: instant,
-  answer: z.object({ value: z.enum(ANSWERS), approvalId: z.string(), totalCents: cents }).nullable(),
+  answer: jobAnswer.nullable(),
   finishedAt: instant.nullable(),
 });
 export type Job = z.infer<typeof job>;

@@ -5,13 +5,28 @@ import { ruleFor } from "../commands/rule";
 import { markConflict } from "../conflicts/markConflict";
 import type { ConflictSlice } from "../conflicts/slice";
 import type { QuoteSlice } from "../quoting/slice";
+import type { ApprovalSlice } from "../approvals/slice";
+import type { ArrivalSlice } from "../arrival/slice";
+import type { SourcingSlice } from "../sourcing/slice";
+import { takeBack, takeBackOnPageSchema } from "./takeBack";
 import type { WorkConflict } from "./conflicts";
 
 const finishJobs = z.strictObject({ type: z.literal("finishJobs"), jobIds: z.array(uuid).min(1).max(100) });
 
 const rule = ruleFor<QuoteSlice & ConflictSlice, Pick<QuoteSlice, "jobs"> & ConflictSlice>();
 
+const takeBackRule = ruleFor<
+  QuoteSlice & SourcingSlice & Pick<ApprovalSlice, "takenBack"> & Pick<ArrivalSlice, "apart">,
+  Pick<QuoteSlice, "jobs"> & Pick<ApprovalSlice, "takenBack">
+>();
+
 export const workRules = {
+  takeBackOnPage: takeBackRule({
+    schema: takeBackOnPageSchema,
+    kind: "intention",
+    source: "server",
+    apply: takeBack,
+  }),
   finishJobs: rule({
     schema: finishJobs,
     kind: "fact",

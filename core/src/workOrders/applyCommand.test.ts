@@ -320,8 +320,7 @@ describe("facts", () => {
 describe("a yes", () => {
   it("holds for its price, and no longer when the price moves", () => {
     const agreed = yes(brakes());
-    const total = (state: WorkOrderState): number => jobTotals(state).get("brakes") ?? 0;
-    const standing = (state: WorkOrderState) => (state.jobs[0] ? standingAnswer(state.jobs[0], total(state)) : null);
+    const standing = (state: WorkOrderState) => (state.jobs[0] ? standingAnswer(state, state.jobs[0]) : null);
     expect(standing(agreed)).toBe("yes");
     const dearer = run(agreed, { type: "changeLine", lineId: "b1", hours: 9, quantity: null, priceCents: null });
     expect(standing(dearer)).toBeNull();

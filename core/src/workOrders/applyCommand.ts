@@ -2,6 +2,7 @@ import { refusalForRight } from "../access/refusals";
 import { hasRight } from "../access/rights";
 import { Refusal } from "../commands/refusal";
 import type { CommandRule } from "../commands/rule";
+import { withTolerated } from "../approvals/withTolerated";
 import { requireOrderedStays } from "../sourcing/orderedStays";
 import { rightsFor, workOrderRules, type WorkOrderCommand } from "./commands";
 import type { WorkOrderContext } from "./context";
@@ -33,8 +34,9 @@ export function applyCommand(
   const changes = rule.apply(state, command as never, context);
   if (Object.keys(changes).length === 0) return state;
   const after = { ...state, ...changes };
-  if (after.jobs !== state.jobs) requireOrderedStays(state, after);
-  return after;
+  if (after.jobs === state.jobs) return after;
+  requireOrderedStays(state, after);
+  return withTolerated(state, after, context.at);
 }
 
 function requireRights(state: WorkOrderState, command: WorkOrderCommand, { actor }: WorkOrderContext): void {

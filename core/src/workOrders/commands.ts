@@ -37,7 +37,10 @@ type Rules = typeof rules;
 
 /** A command as it is applied. */
 export type WorkOrderCommand = { [Type in keyof Rules]: z.output<Rules[Type]["schema"]> }[keyof Rules];
-type ServerCommandType = "recordPartsOrder" | "takeOffer" | "recordCardPayment" | "recordCardDecline";
+type ServerCommandType =
+  | "answerOnPage"
+  | "takeBackOnPage"
+  | "recordPartsOrder" | "takeOffer" | "recordCardPayment" | "recordCardDecline";
 /** A command that a person's device may send. */
 export type ClientWorkOrderCommand = Exclude<WorkOrderCommand, { type: ServerCommandType }>;
 

@@ -43,6 +43,7 @@ export function nextAct(
   const onSite = visits.some((visit) => visitStanding(visit) === "onSite");
   const visited = visits.some((visit) => visitStanding(visit) === "over");
   if (driving) return { act: "arrive", visitId: driving.id };
+  if (state.noSale && !onSite && coming.length === 0) return { act: "nothing" };
 
   const unanswered = openJobs(state);
   const wanted = approvedParts(state, "needed");

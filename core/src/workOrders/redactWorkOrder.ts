@@ -28,5 +28,10 @@ export function redactWorkOrder(state: WorkOrderState, viewer: Viewer): WorkOrde
 }
 
 function redactJob(job: Job, rules: MoneyRules): Job {
-  return { ...job, lines: job.lines.map((line) => redactLine(line, rules)) };
+  const redacted = { ...job, lines: job.lines.map((line) => redactLine(line, rules)) };
+  if (!job.others) return redacted;
+  return {
+    ...redacted,
+    others: job.others.map((other) => ({ ...other, lines: other.lines.map((line) => redactLine(line, rules)) })),
+  };
 }

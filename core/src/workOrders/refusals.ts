@@ -1,5 +1,6 @@
 import { RIGHT_REFUSALS } from "../access/refusals";
 import { APPROVAL_CONFLICTS } from "../approvals/conflicts";
+import { APPROVAL_REFUSALS } from "../approvals/refusals";
 import { ARRIVAL_REFUSALS } from "../arrival/refusals";
 import { CONCERN_REFUSALS } from "../concerns/refusals";
 import { CONFLICT_REFUSALS } from "../conflicts/refusals";
@@ -14,6 +15,7 @@ import { SOURCING_REFUSALS } from "../sourcing/refusals";
 import { TROUBLE_CODE_REFUSALS } from "../troubleCodes/refusals";
 import { VISIT_REFUSALS } from "../visits/refusals";
 import { WORK_CONFLICTS } from "../work/conflicts";
+import { WORK_REFUSALS } from "../work/refusals";
 
 /** Refusals of the work order as a whole. */
 export const WORK_ORDER_REFUSALS = {
@@ -33,6 +35,7 @@ export type WorkOrderRefusal = keyof typeof WORK_ORDER_REFUSALS;
 const REFUSALS = {
   ...WORK_ORDER_REFUSALS,
   ...RIGHT_REFUSALS,
+  ...APPROVAL_REFUSALS,
   ...CONCERN_REFUSALS,
   ...ARRIVAL_REFUSALS,
   ...INSPECTION_REFUSALS,
@@ -42,6 +45,7 @@ const REFUSALS = {
   ...SOURCING_REFUSALS,
   ...CONFLICT_REFUSALS,
   ...VISIT_REFUSALS,
+  ...WORK_REFUSALS,
 };
 export type RefusalCode = keyof typeof REFUSALS;
 export const REFUSAL_CODES = Object.keys(REFUSALS) as [RefusalCode, ...RefusalCode[]];

@@ -22,6 +22,7 @@ export interface Waiting {
  * @param visits - all visits that serve it.
  */
 export function waitingOf(state: WorkOrderState, visits: readonly VisitState[]): Waiting {
+  if (state.noSale) return { waitsFor: null, since: state.noSale.at };
   const open = openJobs(state);
   if (open.length > 0) return { waitsFor: "answer", since: earliest(open.map((job) => job.addedAt)) };
   const lastAnswer = latest([state.openedAt, ...state.approvals.map(({ at }) => at)]);
