@@ -284,7 +284,7 @@ export {
   type SealedCopy,
 } from "./approvals/sealedCopy";
 export { agreedByAnswer, agreedByTakingBack } from "./approvals/agreedBy";
-export { NO_SALE_REASONS, type Approval } from "./approvals/slice";
+export { NO_SALE_REASONS, isSigned, signature, type Approval } from "./approvals/slice";
 export { takingBack } from "./work/takeBack";
 export { shownQuoteOf } from "./customerPage/shownQuoteOf";
 export { askedQuote, jobTotals, quoteTotalCents } from "./quoting/totals";

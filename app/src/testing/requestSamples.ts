@@ -110,6 +110,10 @@ export function pageOrderSample(over: Partial<PageOrder> = {}): PageOrder {
     receipt: null,
     words: [],
     photoIds: [],
+    asked: null,
+    agreedBefore: null,
+    takingBack: [],
+    canPickTime: false,
     ...over,
   };
 }

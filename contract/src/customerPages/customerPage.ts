@@ -1,6 +1,17 @@
 import { z } from "zod";
-import { BAD_GRADES, MEASURE_KINDS, TOPICS, askedTime, language, MOST_PHOTOS } from "@mechanon/core";
-import { idField, textField } from "../fields";
+import {
+  ANSWERS,
+  BAD_GRADES,
+  MEASURE_KINDS,
+  MOST_PHOTOS,
+  TOPICS,
+  askedTime,
+  isSigned,
+  language,
+  shownQuote,
+  signature,
+} from "@mechanon/core";
+import { dayField, idField, textField } from "../fields";
 import { PHOTO_TYPES } from "../photos/photoTypes";
 import { photoSize } from "../photos/routes";
 import { route } from "../route";
@@ -89,6 +100,14 @@ const pageOrder = z.object({
   receipt: z.string().nullable(),
   words: z.array(pageWords),
   photoIds: z.array(z.string()),
+  /** The quote as it is to be answered, and the digest a yes to it names; null: nothing of it is open. */
+  asked: z.object({ shown: shownQuote, digest: z.string() }).nullable(),
+  /** Who agreed and needs this customer's yes beside theirs; null: nobody. */
+  agreedBefore: z.string().nullable(),
+  /** What can be taken back, and what stays to pay for what was ordered by then. */
+  takingBack: z.array(z.object({ jobId: z.string(), title: z.string(), costCents: z.number().int() })),
+  /** A time can be picked for what was agreed. */
+  canPickTime: z.boolean(),
 });
 export type PageOrder = z.infer<typeof pageOrder>;
 
@@ -176,6 +195,52 @@ export const customerPageRoutes = {
     summary: "Prove to be the customer by the code; five tries",
     params,
     body: z.strictObject({ code: textField(12) }),
+    answer: customerPage,
+  }),
+  answerOnPage: route({
+    method: "post",
+    path: "/api/public/pages/:token/orders/:id/answers",
+    area: "customerPages",
+    open: true,
+    rate: { most: 30, minutes: 60 },
+    mostBytes: 512 * 1024,
+    summary: "Answer a quote: exactly the one whose digest is named; the same id answers once",
+    params: visitParams,
+    body: z.strictObject({
+      commandId: idField,
+      digest: z.string().max(64),
+      name: textField(200).min(1),
+      signature: signature.refine(isSigned, "has no stroke"),
+      answers: z
+        .array(
+          z.strictObject({
+            jobId: idField,
+            answer: z.enum(ANSWERS),
+            otherId: idField.nullable(),
+            reason: textField(300),
+            askOn: dayField.nullable(),
+          }),
+        )
+        .min(1)
+        .max(100)
+        .refine((answers) => new Set(answers.map(({ jobId }) => jobId)).size === answers.length, "names a job twice"),
+    }),
+    answer: customerPage,
+  }),
+  takeBackOnPage: route({
+    method: "post",
+    path: "/api/public/pages/:token/orders/:id/taking-back",
+    area: "customerPages",
+    open: true,
+    rate: { most: 30, minutes: 60 },
+    summary: "Take a yes back, knowing what stays to pay; the same id takes back once",
+    params: visitParams,
+    body: z.strictObject({
+      commandId: idField,
+      jobId: idField,
+      name: textField(200).min(1),
+      costCents: z.number().int().min(0).max(100_000_000),
+    }),
     answer: customerPage,
   }),
   pagePhoto: route({

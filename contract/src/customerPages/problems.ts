@@ -8,4 +8,8 @@ export const CUSTOMER_PAGE_PROBLEMS = {
   "page/code-over": 410,
   "page/too-late": 409,
   "page/photos-enough": 409,
+  "page/quote-changed": 409,
+  "page/quote-over": 410,
+  "page/may-not-agree": 403,
+  "page/begun": 409,
 } as const;

@@ -46,6 +46,8 @@ type Writes = Pick<ApprovalSlice, "approvals" | "noSale"> & Pick<QuoteSlice, "jo
 export function recordAnswers(state: Reads, given: GivenAnswers, context: CommandContext): Partial<Writes> {
   const { approvalId: id, way, name, signature, answers, totalCents, shown, needsAlso, phone } = given;
   const { at, actor } = context;
+  // Given once, however it was sent again.
+  if (state.approvals.some((before) => before.id === id)) return {};
   const overtaken = answers.filter(({ jobId }) => isOvertaken(state, jobId, at));
   const standing = answers.filter((each) => !overtaken.includes(each));
   const answered = standing.reduce((jobs, each) => withAnswer({ ...state, jobs }, each, given), state.jobs);

@@ -7,6 +7,11 @@ const cents = z.number().int().nonnegative();
 export const signature = z.array(z.array(z.number().int().min(0).max(1000)).max(4000)).max(200);
 export type Signature = z.infer<typeof signature>;
 
+/** Whether anything was drawn: a dot is no signature. */
+export function isSigned(strokes: Signature): boolean {
+  return strokes.some((stroke) => stroke.length >= 4);
+}
+
 /** How an answer was given: signed on our phone, told us, or on the customer's own page. */
 export const ANSWER_WAYS = ["signed", "spoken", "page"] as const;
 export type AnswerWay = (typeof ANSWER_WAYS)[number];

@@ -1,3 +1,5 @@
+import type { Approval } from "../approvals/slice";
+import type { JobAnswer } from "../quoting/slice";
 import type { Concern } from "../concerns/slice";
 import type { VisitState } from "../visits/state";
 import type { WorkOrderState } from "./state";
@@ -21,8 +23,23 @@ export function workOrderWithoutPerson(state: WorkOrderState): WorkOrderState {
     placesJudged: state.placesJudged.map((judged) => ({ ...judged, reason: "" })),
     unsafeTold: state.unsafeTold.map((told) => ({ ...told, name: ERASED, witness: "", signature: [] })),
     recallsTold: state.recallsTold.map((told) => ({ ...told, name: ERASED })),
-    approvals: state.approvals.map((approval) => ({ ...approval, name: ERASED, signature: [] })),
+    approvals: state.approvals.map(approvalWithoutPerson),
+    jobs: state.jobs.map(({ answer, ...job }) => ({ ...job, answer: answer && withoutReason(answer) })),
+    ...(state.takenBack ? { takenBack: state.takenBack.map((taken) => ({ ...taken, name: ERASED })) } : {}),
+    ...(state.noSale ? { noSale: { ...state.noSale, words: "" } } : {}),
   };
+}
+
+function approvalWithoutPerson({ phone: _phone, needsAlso, answers, ...approval }: Approval): Approval {
+  return {
+    ...{ ...approval, name: ERASED, signature: [] },
+    ...(needsAlso === undefined ? {} : { needsAlso: ERASED }),
+    answers: answers.map(({ reason: _why, ...answer }) => answer),
+  };
+}
+
+function withoutReason({ reason: _why, needsAlso, ...answer }: JobAnswer): JobAnswer {
+  return needsAlso === undefined ? answer : { ...answer, needsAlso: ERASED };
 }
 
 function withoutWords({ answer, ...concern }: Concern): Concern {

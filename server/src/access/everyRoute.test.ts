@@ -384,6 +384,17 @@ const ASKS: Record<Name, (ids: Ids) => { id?: string; path?: string; query?: str
     query: `order=${workOrder}`,
     body: new Uint8Array(jpegOf()),
   }),
+  answerOnPage: ({ workOrder }) => ({
+    path: `${pageToken}/orders/${workOrder}`,
+    body: {
+      ...{ commandId: uuid(), digest: "0", name: "Maren", signature: [[1, 1, 2, 2]] },
+      answers: [{ jobId: uuid(), answer: "no", otherId: null, reason: "", askOn: null }],
+    },
+  }),
+  takeBackOnPage: ({ workOrder }) => ({
+    path: `${pageToken}/orders/${workOrder}`,
+    body: { commandId: uuid(), jobId: uuid(), name: "Maren", costCents: 0 },
+  }),
   pageTimes: ({ visit }) => ({ path: `${pageToken}/visits/${visit}` }),
   moveOnPage: ({ visit, person }) => ({
     path: `${pageToken}/visits/${visit}`,
@@ -420,6 +431,8 @@ const REFUSES: Name[] = [
   "foundPdf",
   "writeOnPage",
   "addPagePhoto",
+  "answerOnPage",
+  "takeBackOnPage",
   "pageTimes",
   "moveOnPage",
   "callOffOnPage",

@@ -44,12 +44,15 @@ export async function runCommands<State, Command extends { type: string }, More 
   aggregate: Aggregate<State, Command, More>,
   id: string,
   sent: readonly SentCommand<Command>[],
-  within: (transaction: Transaction, outcomes: readonly CommandOutcome[]) => Promise<void> = async () => undefined,
+  within: (
+    transaction: Transaction,
+    ran: Pick<Ran<State>, "outcomes" | "fromRevision">,
+  ) => Promise<void> = async () => undefined,
 ): Promise<Ran<State>> {
   const attempt = (oneByOne: boolean): Promise<Ran<State>> =>
     deps.db.transaction(async (transaction) => {
       const ran = await new Batch(deps, scope, aggregate, id, transaction).run(sent, oneByOne);
-      await within(transaction, ran.outcomes);
+      await within(transaction, ran);
       return ran;
     });
   for (let tries = 1; ; tries++) {

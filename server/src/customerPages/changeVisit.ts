@@ -1,9 +1,9 @@
 import { changeUntil, type AskedTime, type VisitCommand, type VisitState } from "@mechanon/core";
-import { NOBODY } from "../access/nobody";
 import { AppError } from "../errors/appError";
 import { timesForVisit } from "../schedule/timesForVisit";
-import type { Deps, Scope } from "../scope";
+import type { Deps } from "../scope";
 import { runVisitCommands } from "../visits/service";
+import { customersScope } from "./customersScope";
 import type { FoundPage } from "./findPage";
 import { shownVisit } from "./shown";
 
@@ -11,12 +11,6 @@ type VisitDeps = Pick<Deps, "db" | "rules" | "outside" | "config">;
 
 const DAYS_LOOKED = 21;
 const MOST_TIMES = 9;
-
-/** As whom a customer's own acts are done and kept: nobody of ours. */
-async function customersScope({ rules }: Pick<Deps, "rules">, { businessId }: FoundPage): Promise<Scope> {
-  const { name: businessName, timeZone } = await rules.now(businessId);
-  return { businessId, businessName, timeZone, actor: { id: NOBODY, name: businessName, rights: [] } };
-}
 
 /** A visit the page shows and the owner still lets its customer change. @throws {AppError} `page/too-late`. */
 async function changeable(deps: VisitDeps, page: FoundPage, id: string): Promise<VisitState> {

@@ -7,6 +7,7 @@ import { findPhotos, findSmallPhoto } from "../photos/photos";
 import { sendMedia } from "../photos/sendMedia";
 import { withdrawRequest } from "../requests/answerRequest";
 import type { Deps } from "../scope";
+import { answerOnPage, takeBackOnPage } from "./answerOnPage";
 import { callOffOnPage, moveOnPage, timesOfVisit, wantEarlierOnPage } from "./changeVisit";
 import { HOURS_PROVEN, proveByCode, sendCode } from "./codes";
 import { keepCustomerPhoto } from "./customerPhotos";
@@ -99,6 +100,12 @@ export function customerPageRoutes(mounting: Mounting, deps: Deps): void {
       });
       await writeOnPage(deps, page, { messageId: params.id, text: "", workOrderId: order });
     }),
+  );
+  mounting.open(routes.answerOnPage, async ({ req, params, body }) =>
+    andShow(req, params.token, (page) => answerOnPage(deps, page, params.id, body)),
+  );
+  mounting.open(routes.takeBackOnPage, async ({ req, params, body }) =>
+    andShow(req, params.token, (page) => takeBackOnPage(deps, page, params.id, body)),
   );
   mounting.open(routes.pageTimes, async ({ req, params }) =>
     forPage(req, params.token, async (page) => ({ times: await timesOfVisit(deps, page, params.id) })),

@@ -1,10 +1,15 @@
 import {
+  approvedJobs,
   arrivesAt,
   carFactsOf,
   changeUntil,
   checkedBefore,
   dayOf,
+  digestOf,
   orderBefore,
+  photoIdsOf,
+  shownQuoteOf,
+  takingBack,
   specLines,
   LANGUAGES,
   reachHint,
@@ -17,6 +22,8 @@ import {
   workSeenByCustomer,
   type BusinessSettings,
   type CarRecord,
+  type Language,
+  type WorkOrderState,
   type MessageWay,
   type SpecCorrection,
   type SpecSheet,
@@ -24,6 +31,7 @@ import {
 import type { CustomerPage, PageOrder } from "@mechanon/contract";
 import type { Sequelize } from "sequelize";
 import { findCustomer } from "../customers/service";
+import { photoChecksums } from "../photos/photoChecksums";
 import { askPrepared } from "../db/askPrepared";
 import { firstName } from "../messages/compose";
 import { hasEnded } from "../payments/receiptLinks";
@@ -87,12 +95,15 @@ export async function showPage(
   const request = requestId === null ? null : await findRequest(db, businessId, requestId);
   const rows = await askPrepared<OrderRow>(db, ORDERS, [businessId, workOrderId, isProven ? customerId : null]);
   const people = await mechanicNames(db, businessId);
+  const states = new Map(rows.map(({ id, state }) => [id, upgradeWorkOrder(state)]));
+  const checksums = await photoChecksums(db, businessId, [...states.values()].flatMap(photoIdsOf));
+  const spoken = details?.language ?? request?.asked.language ?? LANGUAGES[0];
   return {
     businessName,
     businessPhone: settings.phone,
     timeZone,
     askSlug: settings.requests.isOpen ? await slugOf(db, businessId) : null,
-    language: details?.language ?? request?.asked.language ?? LANGUAGES[0],
+    language: spoken,
     // Whoever asked is told no name but the one they gave, until they prove whose it is.
     name: firstName((isProven ? customer?.name : (request?.asked.name ?? customer?.name)) ?? ""),
     isProven,
@@ -101,7 +112,12 @@ export async function showPage(
     callOffHours: settings.visits.callOffHours,
     requests:
       request && workOrderId === null ? [await requestSeen(db, businessId, request, { settings, businessName })] : [],
-    orders: rows.map((row) => orderSeen(row, { settings, businessName, people, timeZone }, now)),
+    orders: rows.map((row) =>
+      orderSeen(row, states.get(row.id) ?? upgradeWorkOrder(row.state), {
+        ...{ settings, businessName, people, timeZone, now },
+        ...{ checksums, language: spoken },
+      }),
+    ),
   };
 }
 
@@ -145,6 +161,9 @@ interface OrderAround {
   timeZone: string;
   /** First names by id. */
   people: ReadonlyMap<string, string>;
+  checksums: ReadonlyMap<string, string>;
+  language: Language;
+  now: Date;
 }
 
 /** A concern in both languages, where a wish that is published stands for it. */
@@ -163,18 +182,40 @@ function withoutName(words: PageOrder["words"], businessName: string): PageOrder
 
 function orderSeen(
   { id, number, openedAt, vehicle, words, photoIds, isQuoteSent, receipt, before, ...row }: OrderRow,
-  { settings, businessName, people, timeZone }: OrderAround,
-  now: Date,
+  state: WorkOrderState,
+  { settings, businessName, people, timeZone, checksums, language, now }: OrderAround,
 ): PageOrder {
-  const state = upgradeWorkOrder(row.state);
   const visits = row.visits.map(({ state: stored, isShared }) => ({ visit: upgradeVisit(stored), isShared }));
   const isShown = isQuoteSent || state.approvals.length > 0 || visits.some(({ visit }) => visit.leftAt !== null);
   const hasReceipt =
     receipt !== null &&
     !hasEnded({ createdAt: new Date(receipt.createdAt), calledBackAt: null }, settings.receiptLinkMonths, now);
+  const by = {
+    points: settings.inspection,
+    before: checkedBefore(
+      (before ?? []).map((order) => orderBefore.parse(order)),
+      (at) => dayOf(at, timeZone),
+    ).measures,
+    specs: vehicle ? carFactsOf(vehicle, specLines(vehicle.specs, vehicle.corrections), now.getFullYear()).specs : {},
+  };
+  const today = dayOf(now.toISOString(), timeZone);
+  const hasEndedQuote = state.validUntil ? state.validUntil < today : false;
+  const shown =
+    isShown && !state.noSale && !hasEndedQuote ? shownQuoteOf(state, { ...by, language, checksums, terms: "" }) : null;
+  const isAsked = shown?.jobs.some(({ isDone, answer }) => !isDone && answer !== "yes") ?? false;
+  const isRunning = visits.some(({ visit }) => ["booked", "driving", "onSite"].includes(visitStanding(visit)));
+  const isOnSite = visits.some(({ visit }) => visitStanding(visit) === "onSite");
+  const agreed = approvedJobs(state).filter(({ finishedAt }) => finishedAt === null);
   return {
     id,
     number,
+    asked: shown && isAsked ? { shown, digest: digestOf(shown) } : null,
+    agreedBefore: agreedBeforeOf(state),
+    takingBack: agreed.flatMap(({ id: jobId, title }) => {
+      const cost = isOnSite ? null : takingBack(state, jobId);
+      return cost ? [{ jobId, title, costCents: cost.costCents }] : [];
+    }),
+    canPickTime: agreed.length > 0 && !isRunning,
     car: vehicle === null ? "" : showVehicle(vehicle),
     openedAt,
     concerns: state.concerns.map((concern) => concernSeen(concern, settings)),
@@ -190,20 +231,18 @@ function orderSeen(
       changeUntil: isShared ? null : changeUntil(visit, settings.requests.changeHours, now.toISOString()),
       wantsEarlier: visit.wantsEarlier,
     })),
-    ...workSeenByCustomer(state, {
-      points: settings.inspection,
-      before: checkedBefore(
-        (before ?? []).map((order) => orderBefore.parse(order)),
-        (at) => dayOf(at, timeZone),
-      ).measures,
-      specs: vehicle ? carFactsOf(vehicle, specLines(vehicle.specs, vehicle.corrections), now.getFullYear()).specs : {},
-      isShown,
-    }),
+    ...workSeenByCustomer(state, { ...by, isShown }),
     receipt: hasReceipt ? `/r/${receipt.token}` : null,
     // A text says whose it is; the page is theirs.
     words: withoutName(words, businessName),
     photoIds,
   };
+}
+
+/** Whose yes waits for the customer's own. */
+function agreedBeforeOf(state: WorkOrderState): string | null {
+  const waiting = state.jobs.find(({ answer }) => answer?.needsAlso !== undefined)?.answer;
+  return state.approvals.find(({ id }) => id === waiting?.approvalId)?.name ?? null;
 }
 
 async function mechanicNames(db: Sequelize, businessId: string): Promise<Map<string, string>> {

@@ -48,6 +48,7 @@ export async function eraseCustomer(db: Sequelize, scope: Scope, askedId: string
         "There is open work or money owed. Nothing was erased; finish or settle it first.",
       );
     const orderIds = orders.map(({ id }) => id);
+    await eraseFromAgreed(db, businessId, orderIds, transaction);
     const photosRemoved = await eraseWork(db, businessId, orders, transaction);
     await eraseVisits(db, businessId, orderIds, transaction);
     await eraseTraces(db, businessId, [...orderIds, ...customerIds], transaction);
@@ -79,6 +80,20 @@ async function eraseWork(
     await order.update({ state, concerns, revision: order.revision + 1 }, { transaction });
   }
   return forgetPhotos(db, businessId, photoIds, transaction);
+}
+
+/** What was agreed stays with its place in the chain; who agreed goes, and the salts they could be found out by. */
+async function eraseFromAgreed(
+  db: Sequelize,
+  businessId: string,
+  orderIds: string[],
+  transaction: Transaction,
+): Promise<void> {
+  await db.query(
+    `update agreed_copies set person = null, photos = null, salts = salts || '{"person": null, "photos": null}'
+     where business_id = $1 and work_order_id = any($2)`,
+    { bind: [businessId, orderIds], transaction },
+  );
 }
 
 async function eraseVisits(

@@ -80,6 +80,7 @@ it("migrates once, also when started again on the same database", async () => {
     "0017-booking",
     "0018-requests",
     "0019-inspection",
+    "0020-answers",
   ]);
   const customers = await server.db.query<{ count: string }>("select count(*)::int as count from customers", {
     type: QueryTypes.SELECT,

@@ -41,7 +41,7 @@ export async function recordAnswer(
   const scope = await personScope(deps.db, businessId, request.personId);
   // An id of its own, always the same for the same request: what it says may be told twice, and is recorded once.
   const sent = { id: uuidOf(request.id, RECORDED), at: new Date().toISOString(), command };
-  await runWorkOrderCommands(deps, scope, request.workOrderId, [sent], async (transaction, [outcome]) => {
+  await runWorkOrderCommands(deps, scope, request.workOrderId, [sent], async (transaction, { outcomes: [outcome] }) => {
     // Money and orders are facts: one that is not recorded stays open, and is asked about again.
     if (outcome?.outcome !== "applied")
       throw new Error(`request ${request.id} cannot be recorded: ${outcome?.refusal ?? ""}`);

@@ -36,7 +36,7 @@ export function runWorkOrderCommands(
   scope: Scope,
   workOrderId: string,
   sent: readonly SentCommand<WorkOrderCommand>[],
-  within?: Parameters<typeof runCommands>[5],
+  within?: Parameters<typeof runCommands<WorkOrderState, WorkOrderCommand, object>>[5],
 ): Promise<Ran<WorkOrderState>> {
   return runCommands(deps, scope, workOrderAggregate, workOrderId, sent, within);
 }

@@ -14,8 +14,10 @@ import {
 } from "@mechanon/core";
 import type { Aggregate, Run } from "../commands/aggregate";
 import { findCustomer } from "../customers/service";
+import { NOBODY } from "../access/nobody";
 import { askPrepared } from "../db/askPrepared";
 import { askedRequests } from "../externalRequests/externalRequest";
+import { sealAgreed } from "../approvals/sealAgreed";
 import { laborGuide } from "../laborGuide/laborGuide";
 import { AppError } from "../errors/appError";
 
@@ -30,7 +32,7 @@ export const workOrderAggregate: Aggregate<
   apply: applyCommand,
   check: async () => undefined,
   conflictsOf: (after, sentId) => after.conflicts.filter(({ commandId }) => commandId === sentId).map(({ id }) => id),
-  effects: async () => undefined,
+  effects: sealAgreed,
   refusalFor: () => null,
 
   async prepare(run, sent) {
@@ -58,7 +60,8 @@ export const workOrderAggregate: Aggregate<
       [
         scope.businessId,
         id,
-        scope.actor.id,
+        // The history knows by nobody what a customer did by themselves.
+        scope.actor.id === NOBODY ? null : scope.actor.id,
         after && JSON.stringify({ state: after, revision }),
         after && JSON.stringify(listed(after, visits)),
         // One whose ledger was written another way, or not yet, is written whole.

@@ -7,6 +7,7 @@ import * as nearWords from "./0006-near-words";
 import * as ground from "./0007-ground";
 import * as photos from "./0008-photos";
 import * as inspection from "./0019-inspection";
+import * as answers from "./0020-answers";
 import * as guard from "./0009-guard";
 import * as call from "./0010-call";
 import * as rights from "./0011-rights";
@@ -39,4 +40,5 @@ export const MIGRATIONS: { name: string; sql: string }[] = [
   { name: "0017-booking", sql: booking.up },
   { name: "0018-requests", sql: requests.up },
   { name: "0019-inspection", sql: inspection.up },
+  { name: "0020-answers", sql: answers.up },
 ];
