@@ -222,6 +222,7 @@ export { countOf } from "./text/countOf";
 export { showCustomer } from "./customers/showCustomer";
 export {
   addDays,
+  addMonths,
   dayOf,
   inZone,
   instantAt,
@@ -271,7 +272,7 @@ export { carMarks, showMiles, showVehicle } from "./vehicles/vehicleName";
 export { approvedJobs, isAsked, openJobs, standingAnswer } from "./approvals/standing";
 export { askedCents, toleratedCents, yesChange, type YesChange } from "./approvals/yesChange";
 export { shownQuote, type ShownJob, type ShownQuote, type ShownWay } from "./approvals/shownQuote";
-export { answerWith, chosenWay, sumShown, type ChosenAnswer, type ChosenAnswers } from "./approvals/sumShown";
+export { answerWith, chosenWay, sumShown, type ChosenAnswer, type ChosenAnswers, type ShownSum } from "./approvals/sumShown";
 export { digestOf } from "./approvals/digest";
 export {
   AGREED_PARTS,

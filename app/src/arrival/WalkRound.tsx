@@ -12,7 +12,7 @@ import {
   type Signature,
 } from "@mechanon/core";
 import type { WorkOrderView } from "@mechanon/contract";
-import { SignatureField } from "../customerFace/SignatureField";
+import { SignatureField } from "../answer/SignatureField";
 import { PicturesOf } from "../photos/PicturesOf";
 import { sendCommand } from "../sync/give";
 import { Button } from "../ui/Button";

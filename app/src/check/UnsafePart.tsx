@@ -3,7 +3,7 @@ import { StyleSheet, View } from "react-native";
 import { v7 as uuid } from "uuid";
 import { pointById, showDate, standingUnsafe, type Signature } from "@mechanon/core";
 import type { WorkOrderView } from "@mechanon/contract";
-import { SignatureField } from "../customerFace/SignatureField";
+import { SignatureField } from "../answer/SignatureField";
 import { PhotoButton } from "../photos/PhotoButton";
 import type { Business } from "../session/useSession";
 import { sendCommand } from "../sync/give";

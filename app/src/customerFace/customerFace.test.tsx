@@ -12,10 +12,10 @@ import { fakeServer, givenCommands, resetSync, show } from "../testing/harness";
 import { LIBRARY_SAMPLE, customerSample, stateSample, receiptSample, viewSample } from "../testing/samples";
 import { visited } from "../testing/router";
 import { CustomerFace } from "./CustomerFace";
-import { toStrokes } from "./strokes";
+import { toStrokes } from "../answer/strokes";
 
 let sign: (strokes: Signature) => void = () => undefined;
-jest.mock("./SignatureField", () => ({
+jest.mock("../answer/SignatureField", () => ({
   SignatureField: ({ onChange }: { onChange: (strokes: Signature) => void }) => {
     sign = onChange;
     return null;
@@ -92,7 +92,7 @@ describe("turned to the customer", () => {
     expect(visited).toEqual(["/work/order-1"]);
   });
 
-  it("takes a contact's yes only as far as was agreed", () => {
+  it("takes a contact's yes beyond what was agreed with the owner's beside it", () => {
     const idris = {
       id: "c",
       name: "Idris Oyelaran",
@@ -108,13 +108,12 @@ describe("turned to the customer", () => {
     show(<CustomerFace id="order-1" />);
     fireEvent.press(screen.getByRole("radio", { name: "Yes" }));
     fireEvent.press(screen.getByRole("radio", { name: "Idris Oyelaran" }));
+    expect(
+      screen.getByText(/Idris Oyelaran may agree to up to \$1.00: the yes of Maren Oyelaran is needed/),
+    ).toBeTruthy();
     act(() => sign([[1, 2, 3, 4]]));
     fireEvent.press(screen.getByTestId("agree"));
-    expect(screen.getByText(/Idris Oyelaran may agree to up to \$1.00. Please ask Maren Oyelaran/)).toBeTruthy();
-    expect(useSync.getState().pending).toEqual([]);
-    fireEvent.press(screen.getByRole("radio", { name: "Later" }));
-    fireEvent.press(screen.getByTestId("agree"));
-    expect(useSync.getState().pending).toHaveLength(1);
+    expect(givenCommands()).toMatchObject([{ name: "Idris Oyelaran", needsAlso: "Maren Oyelaran" }]);
   });
 
   it("takes later and no without a price", () => {

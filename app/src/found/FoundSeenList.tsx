@@ -31,48 +31,65 @@ interface FoundSeenListProps {
 
 /** What was found, as its customer reads it: unsafe first, photos large, what it means, how long it lasts; what is fine too. */
 export function FoundSeenList({ found, fine, language, timeZone, drawPicture }: FoundSeenListProps) {
-  const colors = useColors();
   const t = (key: WordKey, values?: WordValues): string => say(language, key, values);
   if (found.length + fine.length === 0) return null;
   return (
     <View style={styles.list}>
       <Heading level={2}>{t("mine.found")}</Heading>
-      {found.map(({ title, grade, note, topic, pictures, measures }) => {
-        const { icon: Icon } = GRADE_LOOK[grade];
-        const name = title[language];
-        return (
-          <View key={title.en} style={[styles.finding, { borderColor: colors.hairline }]}>
-            <View style={styles.head}>
-              <Icon size={26} color={grade === "watch" ? colors.ink : colors.alarm} />
-              <View style={styles.grow}>
-                <Words strong size="lead">
-                  {name}
-                </Words>
-                <Words strong tone={grade === "watch" ? "ink" : "alarm"}>
-                  {t(`found.${grade}`)}
-                </Words>
-              </View>
-            </View>
-            {pictures.map((picture, place) => (
-              <View key={picture.photoId}>
-                {picture.moment ? <Words size="small">{t(`found.${picture.moment}`)}</Words> : null}
-                {drawPicture(picture, `${name}, ${t("ask.photoOf", { number: place + 1 })}`)}
-              </View>
-            ))}
-            {note === "" ? null : <Words>{note}</Words>}
-            {topic === null ? null : <Words tone="muted">{t(`means.${topic}`)}</Words>}
-            {measures.map((measure) => (
-              <Measured key={measure.key} measure={measure} language={language} timeZone={timeZone} />
-            ))}
-          </View>
-        );
-      })}
+      {found.map((each) => (
+        <FoundSeenItem
+          key={`${each.pointId} ${each.title.en}`}
+          found={each}
+          language={language}
+          timeZone={timeZone}
+          drawPicture={drawPicture}
+        />
+      ))}
       {fine.length > 0 ? (
         <View style={styles.finding}>
           <Words strong>{`✓ ${t("found.fine")}`}</Words>
           <Words tone="muted">{fine.map((title) => title[language]).join(" · ")}</Words>
         </View>
       ) : null}
+    </View>
+  );
+}
+
+/** One finding, as its customer reads it. */
+export function FoundSeenItem({
+  found: { title, grade, note, topic, pictures, measures },
+  language,
+  timeZone,
+  drawPicture,
+}: Omit<FoundSeenListProps, "found" | "fine"> & { found: FoundSeen }) {
+  const colors = useColors();
+  const t = (key: WordKey, values?: WordValues): string => say(language, key, values);
+  const { icon: Icon } = GRADE_LOOK[grade];
+  const name = title[language];
+  return (
+    <View style={[styles.finding, { borderColor: colors.hairline }]}>
+      <View style={styles.head}>
+        <Icon size={26} color={grade === "watch" ? colors.ink : colors.alarm} />
+        <View style={styles.grow}>
+          <Words strong size="lead">
+            {name}
+          </Words>
+          <Words strong tone={grade === "watch" ? "ink" : "alarm"}>
+            {t(`found.${grade}`)}
+          </Words>
+        </View>
+      </View>
+      {pictures.map((picture, place) => (
+        <View key={picture.photoId}>
+          {picture.moment ? <Words size="small">{t(`found.${picture.moment}`)}</Words> : null}
+          {drawPicture(picture, `${name}, ${t("ask.photoOf", { number: place + 1 })}`)}
+        </View>
+      ))}
+      {note === "" ? null : <Words>{note}</Words>}
+      {topic === null ? null : <Words tone="muted">{t(`means.${topic}`)}</Words>}
+      {measures.map((measure) => (
+        <Measured key={measure.key} measure={measure} language={language} timeZone={timeZone} />
+      ))}
     </View>
   );
 }

@@ -44,6 +44,11 @@ export function instantAt(day: string, minuteOfDay: number, zone: string): strin
   return date.toUTC().toISO() ?? "";
 }
 
+/** The day so many months later, or the last one of that month. @example addMonths("2026-11-30", 3) //=> "2027-02-28" */
+export function addMonths(day: string, months: number): string {
+  return DateTime.fromISO(day, { zone: "utc" }).plus({ months }).toISODate() ?? day;
+}
+
 /**
  * A calendar day some days on.
  *

@@ -1,6 +1,5 @@
 import {
   approvalLimitOf,
-  chosenWay,
   showMoney,
   sumShown,
   upgradeDetails,

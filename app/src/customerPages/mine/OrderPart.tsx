@@ -13,6 +13,8 @@ import { FileText } from "../../ui/icons";
 import { Part } from "../ask/Part";
 import { useSpeaking } from "../language";
 import { PagePhotos } from "./PagePhotos";
+import { QuotePart } from "./QuotePart";
+import { TakeBack } from "./TakeBack";
 import type { PageActs } from "./usePageActs";
 import { VisitPart } from "./VisitPart";
 import { WordsPart } from "./WordsPart";
@@ -41,7 +43,17 @@ export function OrderPart({ order, page, token, acts }: OrderPartProps) {
         <Words>{`${t("mine.concerns")}: ${concerns.map((each) => each[language]).join(" · ")}`}</Words>
       ) : null}
       <Found order={order} token={token} page={page} />
-      <Work order={order} />
+      {order.asked ? (
+        <QuotePart order={order} asked={order.asked} page={page} token={token} acts={acts} />
+      ) : (
+        <Work order={order} />
+      )}
+      {acts.answer.isSuccess && !order.asked ? (
+        <Words strong role="status">
+          {t("answer.kept")}
+        </Words>
+      ) : null}
+      <TakeBack order={order} page={page} acts={acts} />
       {receipt === null ? null : (
         <Button label={t("mine.receipt")} onPress={() => void Linking.openURL(receipt)} testID={`receipt-${id}`} />
       )}
@@ -51,14 +63,24 @@ export function OrderPart({ order, page, token, acts }: OrderPartProps) {
   );
 }
 
-function Found({ order: { id, found, fine }, token, page }: { order: PageOrder; token: string; page: CustomerPage }) {
+function Found({
+  order: { id, found, fine, asked },
+  token,
+  page,
+}: {
+  order: PageOrder;
+  token: string;
+  page: CustomerPage;
+}) {
   const { language, t } = useSpeaking();
   if (found.length + fine.length === 0) return null;
+  // What a job of the quote cures stands beside its price.
+  const cured = new Set(asked?.shown.jobs.flatMap(({ pointIds }) => pointIds));
   const pictureAt = (photoId: string): string => addressOf(routes.pagePhoto.path, { token, id: photoId });
   return (
     <View style={styles.list}>
       <FoundSeenList
-        found={found}
+        found={found.filter(({ pointId }) => !cured.has(pointId))}
         fine={fine}
         language={language}
         timeZone={page.timeZone}

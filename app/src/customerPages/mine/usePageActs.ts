@@ -2,9 +2,12 @@ import { useMutation, useQueryClient, type UseMutationResult } from "@tanstack/r
 import { v7 as uuid } from "uuid";
 import type { AskedTime, Language } from "@mechanon/core";
 import { customerPageRoutes as routes, type CustomerPage } from "@mechanon/contract";
+import type { z } from "zod";
 import { addressOf, call } from "../../api/call";
 import { sendPhoto } from "../sendPhoto";
 
+/** An answer as the page sends it. */
+export type PageAnswer = z.input<NonNullable<typeof routes.answerOnPage.body>>;
 type Act<Given> = UseMutationResult<CustomerPage, Error, Given>;
 
 /** What a customer can do on their page; each answers with the page as it is then. */
@@ -14,6 +17,8 @@ export interface PageActs {
   pick: Act<{ id: string; time: AskedTime }>;
   move: Act<{ id: string; time: AskedTime }>;
   callOff: Act<{ id: string; words: string }>;
+  answer: Act<{ id: string; body: PageAnswer }>;
+  takeBack: Act<{ id: string; body: z.input<NonNullable<typeof routes.takeBackOnPage.body>> }>;
   wantEarlier: Act<{ id: string; wants: boolean }>;
   /** The id is made once for words that are sent again. */
   write: Act<{ messageId: string; text: string; workOrderId: string | null }>;
@@ -46,6 +51,14 @@ export function usePageActs(token: string): PageActs {
     callOff: useMutation(
       act(({ id, words }: { id: string; words: string }) =>
         call(routes.callOffOnPage, { ...of(id), body: { commandId: uuid(), words } }),
+      ),
+    ),
+    answer: useMutation(
+      act(({ id, body }: { id: string; body: PageAnswer }) => call(routes.answerOnPage, { ...of(id), body })),
+    ),
+    takeBack: useMutation(
+      act(({ id, body }: { id: string; body: z.input<NonNullable<typeof routes.takeBackOnPage.body>> }) =>
+        call(routes.takeBackOnPage, { ...of(id), body }),
       ),
     ),
     wantEarlier: useMutation(

@@ -9,7 +9,15 @@ import { toStrokes } from "./strokes";
 const HEIGHT = 170;
 
 /** Signing with a finger; gives the strokes, empty when wiped. */
-export function SignatureField({ onChange }: { onChange: (strokes: Signature) => void }) {
+export function SignatureField({
+  label = "Sign here with a finger",
+  wipe: wipeWords = "Wipe and sign again",
+  onChange,
+}: {
+  label?: string;
+  wipe?: string;
+  onChange: (strokes: Signature) => void;
+}) {
   const colors = useColors();
   const canvas = useRef<HTMLCanvasElement>(null);
   const pad = useRef<SignaturePad | null>(null);
@@ -52,11 +60,11 @@ export function SignatureField({ onChange }: { onChange: (strokes: Signature) =>
           ref: canvas,
           className: "signature-canvas",
           role: "img",
-          "aria-label": "Sign here with a finger",
+          "aria-label": label,
           "data-testid": "signature",
         })}
       </View>
-      <Button kind="quiet" label="Wipe and sign again" onPress={wipe} style={styles.wipe} />
+      <Button kind="quiet" label={wipeWords} onPress={wipe} style={styles.wipe} />
     </View>
   );
 }
