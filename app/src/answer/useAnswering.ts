@@ -37,8 +37,6 @@ export interface Answering {
   wayOf: (job: ShownJob) => ShownWay;
   answer: (jobId: string, value: Answer) => void;
   change: (jobId: string, over: Partial<Choice>) => void;
-  /** Every job that has no answer yet gets the same. */
-  answerAll: (value: Answer) => void;
   sum: ShownSum;
   unanswered: string[];
   /** Something is agreed to that was not before. */
@@ -46,9 +44,17 @@ export interface Answering {
   given: GivenChoice[];
 }
 
-/** A customer's answers to a quote as they are chosen, and what they come to. */
-export function useAnswering(shown: ShownQuote): Answering {
-  const [choices, setChoices] = useState<Readonly<Record<string, Choice>>>({});
+/** A customer's answers to a quote as they are chosen, and what they come to. @param usual - what each job that is asked begins with. */
+export function useAnswering(shown: ShownQuote, usual?: Answer): Answering {
+  const [choices, setChoices] = useState<Readonly<Record<string, Choice>>>(() =>
+    usual === undefined
+      ? {}
+      : Object.fromEntries(
+          shown.jobs
+            .filter(({ isDone, answer }) => !isDone && answer === null)
+            .map(({ id }) => [id, { value: usual, reason: "", askOn: null }]),
+        ),
+  );
   const chosen = new Map(Object.entries(choices));
   const open = shown.jobs.filter(({ isDone, answer }) => !isDone && answer !== "yes");
   const answerTo = (job: ShownJob): Answer | null => answerWith(job, chosen);
@@ -67,7 +73,6 @@ export function useAnswering(shown: ShownQuote): Answering {
     wayOf,
     answer: (jobId, value) => change(jobId, { value }),
     change,
-    answerAll: (value) => open.filter((job) => answerTo(job) === null).forEach(({ id }) => change(id, { value })),
     sum: sumShown(shown, chosen),
     unanswered: open.filter((job) => answerTo(job) === null).map(({ title }) => title),
     isAgreeing: open.some((job) => answerTo(job) === "yes"),

@@ -28,7 +28,7 @@ import { Screen } from "../ui/Screen";
 import { WaitingRows } from "../ui/WaitingRows";
 import { Words } from "../ui/Words";
 import { FoundBeside, FoundHere } from "./FoundHere";
-import { useShownHere } from "./useShownHere";
+import { useShownHere } from "../answer/useShownHere";
 
 /** What the customer sees when the phone is turned: findings, prices, yes, later or no, a signature; nothing else. */
 export function CustomerFace({ id }: { id: string }) {

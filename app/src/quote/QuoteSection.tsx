@@ -7,6 +7,7 @@ import { sendCommand } from "../sync/give";
 import { Button } from "../ui/Button";
 import { SPACE } from "../ui/theme";
 import { useIsWide } from "../ui/useIsWide";
+import { AskPart } from "../answer/AskPart";
 import { JobLibrary } from "../jobLibrary/JobLibrary";
 import { KeepJob } from "../jobLibrary/KeepJob";
 import { wholeOrderTitle } from "../jobLibrary/wholeOrderTitle";
@@ -84,7 +85,7 @@ export function QuoteSection({ view, business, isUnsent }: WorkOrderSectionProps
           {seesCost ? <QuoteMargin view={view} business={business} /> : null}
           <QuoteRules view={view} business={business} />
           <OtherQuotes view={view} business={business} />
-          <Button label="Turn to the customer" onPress={() => router.navigate(`/show/${state.id}`)} />
+          <AskPart view={view} business={business} />
         </View>
       ) : null}
     </View>

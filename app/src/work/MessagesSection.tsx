@@ -2,12 +2,13 @@ import { useMutation } from "@tanstack/react-query";
 import { useState } from "react";
 import { StyleSheet, View } from "react-native";
 import { v7 as uuid } from "uuid";
-import { countOf, messageWays, quoteTotalCents, showMoment, showMoney } from "@mechanon/core";
+import { countOf, messageWays, showMoment } from "@mechanon/core";
 import { routes, type WorkOrderView } from "@mechanon/contract";
 import { call } from "../api/call";
 import { errorWords } from "../api/problem";
 import { useToday } from "../day/useDay";
 import { Thread } from "../messages/Thread";
+import { SendQuote } from "../answer/SendQuote";
 import { NeedsSignal } from "../offline/NeedsSignal";
 import { PhotoStrip } from "../photos/PhotoStrip";
 import { loadWorkOrder } from "../sync/views";
@@ -91,31 +92,6 @@ function Write({ view: { state, messages } }: { view: WorkOrderView }) {
       {words.trim() === "" ? null : (
         <Button label="Send" busy={send.isPending} onPress={() => send.mutate(words.trim())} testID="send-message" />
       )}
-    </>
-  );
-}
-
-/** From then on what was found and quoted stands on their page. */
-function SendQuote({ view: { state } }: { view: WorkOrderView }) {
-  const [messageId, setMessageId] = useState(() => uuid());
-  const send = useMutation({
-    mutationFn: () => call(routes.sendQuote, { params: { id: state.id }, body: { messageId } }),
-    onSuccess: () => {
-      setMessageId(uuid());
-      void loadWorkOrder(state.id);
-    },
-  });
-  return (
-    <>
-      {send.error ? <Notice text={errorWords(send.error)} /> : null}
-      <Button
-        label={
-          state.jobs.length > 0 ? `Send what we found, ${showMoney(quoteTotalCents(state))}` : "Send what we found"
-        }
-        busy={send.isPending}
-        onPress={() => send.mutate()}
-        testID="send-quote"
-      />
     </>
   );
 }

@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { message } from "../messages/message";
 import {
+  sealedCopy,
   REFUSAL_CODES,
   WAITS,
   clientWorkOrderCommand,
@@ -174,6 +175,14 @@ export const workOrderRoutes = {
     params: idParams,
     body: z.strictObject({ commands: z.array(workOrderEnvelope).min(1).max(100) }),
     answer: z.object({ outcomes: z.array(commandOutcome), change: workOrderChange.nullable() }),
+  }),
+  agreedCopies: route({
+    method: "get",
+    path: "/api/work-orders/:id/agreed",
+    area: "workOrders",
+    summary: "The frozen copies of what was agreed on a work order, in their order",
+    params: idParams,
+    answer: z.object({ copies: z.array(sealedCopy) }),
   }),
   openWork: route({
     method: "get",

@@ -235,6 +235,11 @@ export const ENGLISH = {
   "answer.pickTime": "When shall we do it? The parts are there by then.",
   "answer.noTimes": "There is no time just now. We get in touch with you.",
   "answer.nothing": "There is nothing to decide at the moment.",
+  "answer.readYes": "You agree to {titles}.",
+  "answer.readLater": "You put off {titles}.",
+  "answer.readNo": "You decline {titles}.",
+  "answer.readTotal": "That is {amount} in all, with taxes.",
+  "answer.readRight": "Is that right?",
 
   "newTime.title": "A new time",
   "newTime.could": "Could we come {moment} instead?",

@@ -237,6 +237,11 @@ export const SPANISH: Record<WordKey, string> = {
   "answer.pickTime": "¿Cuándo lo hacemos? Para entonces están las piezas.",
   "answer.noTimes": "Ahora mismo no hay hora. Nos pondremos en contacto.",
   "answer.nothing": "Por el momento no hay nada que decidir.",
+  "answer.readYes": "Usted autoriza {titles}.",
+  "answer.readLater": "Usted aplaza {titles}.",
+  "answer.readNo": "Usted rechaza {titles}.",
+  "answer.readTotal": "Son {amount} en total, con impuestos.",
+  "answer.readRight": "¿Es correcto?",
 
   "newTime.title": "Un nuevo horario",
   "newTime.could": "¿Podemos ir el {moment}?",

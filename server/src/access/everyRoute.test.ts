@@ -288,6 +288,7 @@ const ASKS: Record<Name, (ids: Ids) => { id?: string; path?: string; query?: str
   decodeVin: () => ({ path: "1HGCV1F34KA048217" }),
   lookUpPlate: () => ({ path: "WA/LRK1204" }),
   getWorkOrder: ({ workOrder }) => ({ id: workOrder }),
+  agreedCopies: ({ workOrder }) => ({ id: workOrder }),
   sendWorkOrderCommands: ({ workOrder, customer, vehicle, photo }) => ({
     id: workOrder,
     body: commands(

@@ -2,6 +2,7 @@ import { runReadable } from "../commands/runReadable";
 import { routes } from "@mechanon/contract";
 import type { Mounting } from "../http/mount";
 import type { Deps } from "../scope";
+import { copiesOf } from "../approvals/copiesOf";
 import { openWork } from "./openWork";
 import { runWorkOrderCommands } from "./service";
 import { changeOf, viewWorkOrder } from "./view";
@@ -12,6 +13,9 @@ export function workOrderRoutes(mounting: Mounting, deps: Deps): void {
     const ran = await runReadable(body.commands, (commands) => runWorkOrderCommands(deps, scope, params.id, commands));
     return { outcomes: ran.outcomes, change: await changeOf(deps, scope, ran) };
   });
+  mounting.route(routes.agreedCopies, async ({ scope, params }) => ({
+    copies: await copiesOf(deps.db, scope, params.id),
+  }));
   mounting.route(routes.openWork, ({ scope, query: { waitsFor, since, id } }) =>
     openWork(deps.db, scope, waitsFor ?? null, since !== undefined && id !== undefined ? { since, id } : undefined),
   );
