@@ -34,22 +34,31 @@ export function WaitingStrip() {
 /** What the strip says and where it leads: to the one request that waits, or to all. */
 export function stripOf({ requests, messages, justTaken }: Waiting): {
   line: string | null;
-  href: "/requests" | `/requests/${string}`;
+  href: "/requests" | `/requests/${string}` | `/work/${string}`;
 } {
   const [first] = requests;
   const taken = justTaken[0];
+  // One alone says what it is, an answer or a question, and leads there.
+  const [message] = messages;
+  const newest = messages.length === 1 && message?.isIncoming && message.text !== "" ? message : undefined;
   const parts = [
     requests.length === 1 && first
       ? `${first.asked.name} asks for a visit: ${wishLine(first)}`
       : requests.length > 1
         ? `${countOf(requests.length, "request")} for a visit`
         : "",
-    messages.length > 0 ? `${countOf(messages.length, "message")} to see to` : "",
+    newest ? `${newest.customerName ?? "A customer"}: ${newest.text}` : "",
+    !newest && messages.length > 0 ? `${countOf(messages.length, "message")} to see to` : "",
     requests.length === 0 && taken ? takenLine(taken) : "",
   ].filter((part) => part !== "");
   return {
     line: parts.length === 0 ? null : parts.join(" · "),
-    href: requests.length === 1 && first ? `/requests/${first.id}` : "/requests",
+    href:
+      requests.length === 1 && first
+        ? `/requests/${first.id}`
+        : requests.length === 0 && newest?.workOrderId
+          ? `/work/${newest.workOrderId}`
+          : "/requests",
   };
 }
 

@@ -392,6 +392,11 @@ const ASKS: Record<Name, (ids: Ids) => { id?: string; path?: string; query?: str
       answers: [{ jobId: uuid(), answer: "no", otherId: null, reason: "", askOn: null }],
     },
   }),
+  timesForWork: ({ workOrder }) => ({ path: `${pageToken}/orders/${workOrder}` }),
+  bookOnPage: ({ workOrder, person }) => ({
+    path: `${pageToken}/orders/${workOrder}`,
+    body: { commandId: uuid(), time: askedTimeOf(person) },
+  }),
   takeBackOnPage: ({ workOrder }) => ({
     path: `${pageToken}/orders/${workOrder}`,
     body: { commandId: uuid(), jobId: uuid(), name: "Maren", costCents: 0 },
@@ -434,6 +439,8 @@ const REFUSES: Name[] = [
   "addPagePhoto",
   "answerOnPage",
   "takeBackOnPage",
+  "timesForWork",
+  "bookOnPage",
   "pageTimes",
   "moveOnPage",
   "callOffOnPage",

@@ -1,6 +1,6 @@
 import { QueryTypes } from "sequelize";
 import { v7 as uuid } from "uuid";
-import { sumShown } from "@mechanon/core";
+import { sumShown, type AskedTime } from "@mechanon/core";
 import type { CustomerPage, OpenMessage, PageOrder } from "@mechanon/contract";
 import { proveAgreed, type AgreedFault } from "../approvals/proveAgreed";
 import { askFor, wellAhead } from "../testing/asking";
@@ -186,6 +186,63 @@ describe("an answer on the page", () => {
     expect((await back()).status).toBe(200);
     expect((await back({ commandId: uuid() })).body.code).toBe("page/begun");
     expect(await ask(`select 1 from agreed_copies where work_order_id = '${on.orderId}'`)).toHaveLength(2);
+  });
+});
+
+describe("a time at once", () => {
+  const times = async ({ page, orderId }: Quoted): Promise<AskedTime[]> =>
+    (await stranger.get<{ times: AskedTime[] }>(`${page}/orders/${orderId}/times`)).body.times;
+  /** Agreed to, and no visit is coming. */
+  async function agreedTo(): Promise<Quoted> {
+    const on = await quoted(1);
+    const order = await show(on.page);
+    await stranger.post(`${on.page}/visits/${order.visits[0]?.id}/call-off`, { commandId: uuid(), words: "" });
+    expect(await times(on)).toEqual([]);
+    const after = await answer(on, bodyOf(await show(on.page), ["yes"]));
+    expect(after.body.orders[0]?.canPickTime).toBe(true);
+    return on;
+  }
+  const book = (
+    on: Quoted,
+    time: AskedTime | undefined,
+    commandId = uuid(),
+  ): Promise<HttpAnswer<CustomerPage & { code?: string }>> =>
+    stranger.post(`${on.page}/orders/${on.orderId}/time`, { commandId, time });
+
+  it("is picked once, and another's is gone", async () => {
+    const [one, two] = [await agreedTo(), await agreedTo()];
+    const [time] = await times(one);
+    const commandId = uuid();
+    const first = await book(one, time, commandId);
+    expect(first.body.orders[0]).toMatchObject({ canPickTime: false });
+    expect(first.body.orders[0]?.visits.some(({ startsAt }) => startsAt === time?.startsAt)).toBe(true);
+    expect((await book(one, time, commandId)).status).toBe(200);
+    expect((await book(two, time)).body.code).toBe("ask/time-gone");
+    expect((await book(one, time)).body.code).toBe("ask/time-gone");
+    expect(await ask(`select 1 from visit_work_orders where work_order_id = '${one.orderId}'`)).toHaveLength(2);
+  });
+
+  it("is none where nobody can say when the parts are there", async () => {
+    const on = await agreedTo();
+    const [job] = await ask<{ id: string }>(
+      `select state->'jobs'->0->>'id' as id from work_orders where id = '${on.orderId}'`,
+    );
+    const line = {
+      id: uuid(),
+      kind: "part",
+      description: "A part nobody has",
+      quantity: 1,
+      costCents: 0,
+      markup: null,
+      priceCents: 0,
+      partNumber: "NO-SUCH",
+      brand: null,
+    };
+    expect((await times(on)).length).toBeGreaterThan(0);
+    await sendCommand(odile, on.orderId, { type: "addLine", jobId: job?.id, line });
+    const again = await answer(on, bodyOf(await show(on.page), ["yes"]));
+    expect(again.status).toBe(200);
+    expect(await times(on)).toEqual([]);
   });
 });
 

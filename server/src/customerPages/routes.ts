@@ -8,6 +8,7 @@ import { sendMedia } from "../photos/sendMedia";
 import { withdrawRequest } from "../requests/answerRequest";
 import type { Deps } from "../scope";
 import { answerOnPage, takeBackOnPage } from "./answerOnPage";
+import { bookOnPage, timesForWork } from "./timeForWork";
 import { callOffOnPage, moveOnPage, timesOfVisit, wantEarlierOnPage } from "./changeVisit";
 import { HOURS_PROVEN, proveByCode, sendCode } from "./codes";
 import { keepCustomerPhoto } from "./customerPhotos";
@@ -106,6 +107,12 @@ export function customerPageRoutes(mounting: Mounting, deps: Deps): void {
   );
   mounting.open(routes.takeBackOnPage, async ({ req, params, body }) =>
     andShow(req, params.token, (page) => takeBackOnPage(deps, page, params.id, body)),
+  );
+  mounting.open(routes.timesForWork, async ({ req, params }) =>
+    forPage(req, params.token, async (page) => ({ times: await timesForWork(deps, page, params.id) })),
+  );
+  mounting.open(routes.bookOnPage, async ({ req, params, body }) =>
+    andShow(req, params.token, (page) => bookOnPage(deps, page, params.id, body)),
   );
   mounting.open(routes.pageTimes, async ({ req, params }) =>
     forPage(req, params.token, async (page) => ({ times: await timesOfVisit(deps, page, params.id) })),

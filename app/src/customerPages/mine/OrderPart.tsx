@@ -13,6 +13,7 @@ import { FileText } from "../../ui/icons";
 import { Part } from "../ask/Part";
 import { useSpeaking } from "../language";
 import { PagePhotos } from "./PagePhotos";
+import { PickTime } from "./PickTime";
 import { QuotePart } from "./QuotePart";
 import { TakeBack } from "./TakeBack";
 import type { PageActs } from "./usePageActs";
@@ -53,6 +54,7 @@ export function OrderPart({ order, page, token, acts }: OrderPartProps) {
           {t("answer.kept")}
         </Words>
       ) : null}
+      {order.canPickTime ? <PickTime order={order} page={page} token={token} acts={acts} /> : null}
       <TakeBack order={order} page={page} acts={acts} />
       {receipt === null ? null : (
         <Button label={t("mine.receipt")} onPress={() => void Linking.openURL(receipt)} testID={`receipt-${id}`} />

@@ -18,6 +18,7 @@ export interface PageActs {
   move: Act<{ id: string; time: AskedTime }>;
   callOff: Act<{ id: string; words: string }>;
   answer: Act<{ id: string; body: PageAnswer }>;
+  book: Act<{ id: string; body: { commandId: string; time: AskedTime } }>;
   takeBack: Act<{ id: string; body: z.input<NonNullable<typeof routes.takeBackOnPage.body>> }>;
   wantEarlier: Act<{ id: string; wants: boolean }>;
   /** The id is made once for words that are sent again. */
@@ -55,6 +56,11 @@ export function usePageActs(token: string): PageActs {
     ),
     answer: useMutation(
       act(({ id, body }: { id: string; body: PageAnswer }) => call(routes.answerOnPage, { ...of(id), body })),
+    ),
+    book: useMutation(
+      act(({ id, body }: { id: string; body: { commandId: string; time: AskedTime } }) =>
+        call(routes.bookOnPage, { ...of(id), body }),
+      ),
     ),
     takeBack: useMutation(
       act(({ id, body }: { id: string; body: z.input<NonNullable<typeof routes.takeBackOnPage.body>> }) =>
