@@ -286,6 +286,7 @@ export {
 } from "./approvals/sealedCopy";
 export { agreedByAnswer, agreedByTakingBack } from "./approvals/agreedBy";
 export { NO_SALE_REASONS, isSigned, signature, type Approval } from "./approvals/slice";
+export { MOST_OTHER_WAYS, wayTitle } from "./quoting/otherWays";
 export { partsThereAt } from "./sourcing/partsThere";
 export { takingBack } from "./work/takeBack";
 export { shownQuoteOf } from "./customerPage/shownQuoteOf";

@@ -23,6 +23,7 @@ import { addFromLibrary } from "./addFromLibrary";
 import { askable, specLabel } from "./fitWords";
 import { GoesWith } from "./GoesWith";
 import { variantChoices } from "./jobChoice";
+import { OtherWays } from "./OtherWays";
 import { useFitter } from "./useFitter";
 
 interface JobFittingProps {
@@ -73,6 +74,7 @@ function Fitting({
           onChoose={(value) => refit({ variantId: value === "" ? null : value })}
         />
       ) : null}
+      <OtherWays job={job} fit={fit} template={template} view={view} />
       {isWithoutHours ? (
         <Words size="small" tone="muted">
           The guide has no hours for this class of vehicle: the library’s stand.

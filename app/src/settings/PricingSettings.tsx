@@ -127,6 +127,24 @@ function Prices({ business }: { business: Business }) {
             inputMode="numeric"
           />
         </View>
+        <View style={styles.field}>
+          <FormField
+            control={control}
+            name="tolerancePercent"
+            label="A yes holds so much above its price, percent"
+            hint="empty: to the cent"
+            inputMode="decimal"
+          />
+        </View>
+        <View style={styles.field}>
+          <FormField
+            control={control}
+            name="toleranceAmount"
+            label="and at most so much above"
+            hint="empty: by the percent alone"
+            inputMode="decimal"
+          />
+        </View>
       </View>
       <Fold title="Markup tables" line={countOf(tables.fields.length, "table")} {...fold("tables")}>
         <Words tone="muted">Of the tables that fit a part the first stands by itself.</Words>

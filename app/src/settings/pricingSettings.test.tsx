@@ -26,6 +26,8 @@ it("saves tables, fees, discounts, the target and the days whole", async () => {
   show(<PricingSettings />);
   type("Margin to reach, percent", "45");
   type("A quote is good for, days", "30");
+  type("A yes holds so much above its price, percent", "10");
+  type("and at most so much above", "50");
   press("Add a band to standard");
   type("up to, band 1 of standard", "50");
   type("Cost from, band 2 of standard", "50.01");
@@ -56,7 +58,7 @@ it("saves tables, fees, discounts, the target and the days whole", async () => {
       ],
       fees: [{ title: "Tire disposal", priceCents: 400, on: { what: "part", kinds: ["tire"], each: true } }],
       offers: [{ title: "Neighbor", off: { percent: 10 }, code: null, until: null }],
-      ...{ targetMarginPercent: 45, quoteDays: 30 },
+      ...{ targetMarginPercent: 45, quoteDays: 30, tolerance: { percent: 10, amountCents: 5000 } },
     });
   });
 });

@@ -64,6 +64,9 @@ export const typedPricing = z.object({
   ),
   target: z.string(),
   days: z.string(),
+  // Absent in what was typed before there was one.
+  tolerancePercent: z.string().default(""),
+  toleranceAmount: z.string().default(""),
 });
 export type TypedPricing = z.input<typeof typedPricing>;
 export type TypedTable = TypedPricing["tables"][number];
@@ -114,6 +117,14 @@ export const readPricing = typedPricing.extend({
   suppliesCap: z.string().refine((typed) => typed.trim() === "" || readMoney(typed) !== null, `${AMOUNT}, or empty`),
   taxes: z.array(readTax),
   taxPlaces: z.array(typedPricing.shape.taxPlaces.element.extend({ title, taxes: z.array(readTax) })),
+  tolerancePercent: z
+    .string()
+    .default("")
+    .refine((typed) => typed.trim() === "" || isPercent(typed), `${PERCENT}, or empty`),
+  toleranceAmount: z
+    .string()
+    .default("")
+    .refine((typed) => typed.trim() === "" || readMoney(typed) !== null, `${AMOUNT}, or empty`),
   target: z.string().refine((typed) => typed.trim() === "" || isPercent(typed), `${PERCENT}, or empty`),
   days: z
     .string()
@@ -128,9 +139,8 @@ const orNull = (typed: string): string | null => (typed.trim() === "" ? null : t
 
 /** What stands about prices, as it would be typed. */
 export function typedPricingOf(base: BusinessSettings): TypedPricing {
-  const { tables, fees, offers, supplies, taxes, taxPlaces, targetMarginPercent, quoteDays } = pricingSettingsOf(
-    base.rules,
-  );
+  const { tables, fees, offers, supplies, taxes, taxPlaces, targetMarginPercent, quoteDays, tolerance } =
+    pricingSettingsOf(base.rules);
   return {
     base,
     tables: tables.map(({ id, title: called, kinds, supplierIds, bands, neverCheaper, ending, mayDip }) => ({
@@ -165,6 +175,8 @@ export function typedPricingOf(base: BusinessSettings): TypedPricing {
     })),
     target: targetMarginPercent === null ? "" : String(targetMarginPercent),
     days: quoteDays === null ? "" : String(quoteDays),
+    tolerancePercent: tolerance?.percent === undefined ? "" : String(tolerance.percent),
+    toleranceAmount: tolerance?.amountCents === undefined ? "" : money(tolerance.amountCents),
   };
 }
 
@@ -199,7 +211,13 @@ export function pricingOf(read: z.output<typeof readPricing>): PricingSettings {
     })),
     targetMarginPercent: readAmount(read.target),
     quoteDays: read.days,
+    tolerance: toleranceOf(readAmount(read.tolerancePercent), readMoney(read.toleranceAmount)),
   };
+}
+
+function toleranceOf(percent: number | null, amountCents: number | null): PricingSettings["tolerance"] {
+  if (percent === null && amountCents === null) return null;
+  return { ...(percent === null ? {} : { percent }), ...(amountCents === null ? {} : { amountCents }) };
 }
 
 function taxOf({ name, percent, on, from }: TypedTax): PlaceTax {

@@ -8,6 +8,8 @@ const WORK_ORDER: Record<ClientWorkOrderCommand["type"], string> = {
   changeVehicle: "The change of car",
   addConcern: "A concern",
   removeConcern: "Taking a concern off",
+  offerOtherWay: "Another way of a job",
+  removeOtherWay: "Taking a way of a job off",
   closeWithoutSale: "Closing it without a sale",
   goOnSelling: "Going on with the quote",
   recordOdometer: "The odometer",

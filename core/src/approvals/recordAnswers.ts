@@ -127,11 +127,14 @@ function inOtherWay(job: Job, otherId: string | null | undefined): Job {
   const other = otherId === undefined ? undefined : job.others?.find(({ id }) => id === otherId);
   if (!other) return job;
   const { id = null, title = "" } = job.way ?? {};
+  const { fit, ...standing } = job;
+  const before = { id, title, lines: job.lines, ...(fit ? { fit } : {}) };
   return {
-    ...job,
+    ...standing,
+    ...(other.fit ? { fit: other.fit } : {}),
     lines: other.lines,
     way: { id: other.id, title: other.title },
-    others: (job.others ?? []).map((each) => (each === other ? { id, title, lines: job.lines } : each)),
+    others: (job.others ?? []).map((each) => (each === other ? before : each)),
   };
 }
 

@@ -72,6 +72,7 @@ import {
   useOfferSchema,
   useTodaysRulesSchema,
 } from "./editSchemas";
+import { offerOtherWay, offerOtherWaySchema, removeOtherWay, removeOtherWaySchema } from "./otherWays";
 import { rightsForCopy, rightsForEdit, rightsForLine } from "./rightsForLine";
 import type { QuoteSlice } from "./slice";
 import { addVisitFee, addVisitFeeSchema, type VisitFeeContext } from "./visitFee";
@@ -82,6 +83,13 @@ const stockRule = ruleFor<QuoteSlice, Pick<QuoteSlice, "jobs">, StockContext>();
 const feeRule = ruleFor<QuoteSlice, Pick<QuoteSlice, "jobs">, VisitFeeContext>();
 
 export const quotingRules = {
+  offerOtherWay: rule({
+    schema: offerOtherWaySchema,
+    kind: "intention",
+    needs: ["library", "guide"],
+    apply: offerOtherWay,
+  }),
+  removeOtherWay: rule({ schema: removeOtherWaySchema, kind: "intention", apply: removeOtherWay }),
   addJob: rule({ schema: addJobSchema, kind: "intention", needs: ["library", "guide"], apply: addJob }),
   addOperation: rule({ schema: addOperationSchema, kind: "intention", needs: ["guide"], apply: addOperation }),
   refitJob: rule({ schema: refitJobSchema, kind: "intention", needs: ["library", "guide"], apply: refitJob }),

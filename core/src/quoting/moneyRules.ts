@@ -5,6 +5,12 @@ import { personPay } from "./personPay";
 import { rulesInput } from "./price/input";
 import { discountOffer, feeRule, marginPercent, markupTable, taxPlace } from "./pricingRules";
 
+/** How far above a yes a price may go without asking anew. */
+export const tolerance = z.object({
+  percent: percent.optional(),
+  amountCents: z.number().int().min(0).max(10_000_000).optional(),
+});
+
 /** Money rules of a business: how prices are made and what labor costs. */
 export const moneyRules = z.object({
   pricing: rulesInput,
@@ -31,9 +37,7 @@ export const moneyRules = z.object({
   /** What is to be left of a sale; absent: nothing was set, or it is not for who looks. */
   targetMarginPercent: marginPercent.optional(),
   /** A yes holds up to so much above the price it was given for, the lower where both are said; absent: not a cent. */
-  tolerance: z
-    .object({ percent: percent.optional(), amountCents: z.number().int().min(0).max(10_000_000).optional() })
-    .optional(),
+  tolerance: tolerance.optional(),
   /** So many days a quote is valid; absent: no end. */
   quoteDays: z.number().int().min(1).max(3650).optional(),
 });

@@ -28,11 +28,25 @@ export const jobAnswer = z.object({
 });
 export type JobAnswer = z.infer<typeof jobAnswer>;
 
+/** What a job was fitted to the car with. */
+const jobFit = z.object({
+  /** On record only: fitted anew it is with what is known then. Another version may know of others. */
+  facts: z.record(z.string(), z.unknown()),
+  positions: z.array(z.enum(POSITIONS)),
+  variantId: z.string().nullable(),
+  /** It was put there for a time after the hours of work. */
+  isAfterHours: z.boolean().optional(),
+  /** The library's id of each line, in the order of the lines it brought. */
+  lineIds: z.array(z.object({ id: z.string(), libraryLineId: z.string() })),
+});
+
 /** A job in another way: a cheaper part, a better one. */
 export const jobOther = z.object({
-  /** Null: as it was first. */ id: z.string().nullable(),
+  /** Null: as it was first. */
+  id: z.string().nullable(),
   title: z.string(),
   lines: z.array(quoteLine),
+  fit: jobFit.optional(),
 });
 export type JobOther = z.infer<typeof jobOther>;
 
@@ -45,18 +59,7 @@ export const job = z.object({
   /** Findings it cures. */
   pointIds: z.array(z.string()),
   /** What it was fitted to the car with; absent: as the library had it. */
-  fit: z
-    .object({
-      /** On record only: fitted anew it is with what is known then. Another version may know of others. */
-      facts: z.record(z.string(), z.unknown()),
-      positions: z.array(z.enum(POSITIONS)),
-      variantId: z.string().nullable(),
-      /** It was put there for a time after the hours of work. */
-      isAfterHours: z.boolean().optional(),
-      /** The library's id of each line, in the order of the lines it brought. */
-      lineIds: z.array(z.object({ id: z.string(), libraryLineId: z.string() })),
-    })
-    .optional(),
+  fit: jobFit.optional(),
   /** What decides the rate of a job that was not fitted. */
   on: z.object({ facts: z.record(z.string(), z.unknown()), isAfterHours: z.boolean() }).optional(),
   /** It finds out what is wrong; the repair it leads to may have its price taken off. */

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import type { MoneyRules } from "../quoting/moneyRules";
+import { tolerance, type MoneyRules } from "../quoting/moneyRules";
 import { markupDips, markupFault } from "../quoting/markupFault";
 import { markupInput, rulesInput, taxInput } from "../quoting/price/input";
 import { discountOffer, feeRule, marginPercent, markupTable, taxPlace } from "../quoting/pricingRules";
@@ -59,6 +59,8 @@ export const pricingSettings = z.strictObject({
     .refine(...once("places")),
   targetMarginPercent: marginPercent.nullable(),
   quoteDays: z.number().int().min(1).max(3650).nullable(),
+  /** Null, and left out by an older app: a yes holds for its price to the cent. */
+  tolerance: tolerance.nullable().default(null),
 });
 export type PricingSettings = z.infer<typeof pricingSettings>;
 
@@ -90,13 +92,14 @@ export function pricingSettingsOf(rules: MoneyRules): PricingSettings {
     taxPlaces,
     targetMarginPercent: rules.targetMarginPercent ?? null,
     quoteDays: rules.quoteDays ?? null,
+    tolerance: rules.tolerance ?? null,
   };
 }
 
 /** Money rules with prices as the owner set them. */
 export function withPricingSettings(rules: MoneyRules, pricing: PricingSettings): MoneyRules {
-  const { targetMarginPercent: _target, quoteDays: _days, ...others } = rules;
-  const { tables, fees, offers, supplies, taxes, taxPlaces, targetMarginPercent, quoteDays } = pricing;
+  const { targetMarginPercent: _target, quoteDays: _days, tolerance: _tolerance, ...others } = rules;
+  const { tables, fees, offers, supplies, taxes, taxPlaces, targetMarginPercent, quoteDays, tolerance: held } = pricing;
   return {
     ...others,
     pricing: {
@@ -112,5 +115,6 @@ export function withPricingSettings(rules: MoneyRules, pricing: PricingSettings)
     taxPlaces,
     ...(targetMarginPercent === null ? {} : { targetMarginPercent }),
     ...(quoteDays === null ? {} : { quoteDays }),
+    ...(held === null ? {} : { tolerance: held }),
   };
 }
