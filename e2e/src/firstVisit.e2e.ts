@@ -110,8 +110,14 @@ describe.each([
     // Turned to the customer.
     await page.getByRole("heading", { name: "What it takes" }).waitFor();
     await expect(page.getByText(/Margin/).count()).resolves.toBe(0);
-    await driver.tap(page.getByTestId("answer-front-brakes").getByRole("radio", { name: "Yes" }));
-    await driver.tap(page.getByTestId("answer-wipers").getByRole("radio", { name: "Later" }));
+    await driver.tap(
+      page
+        .getByRole("radiogroup", { name: "Your answer on Front pads and rotors" })
+        .getByRole("radio", { name: "Yes" }),
+    );
+    await driver.tap(
+      page.getByRole("radiogroup", { name: /^Your answer on Wiper blades/ }).getByRole("radio", { name: "Later" }),
+    );
     await driver.sign();
     await checked(driver, "customer");
     await driver.tap(page.getByTestId("agree"));

@@ -117,7 +117,7 @@ function QuoteToSign({ view, business, onSigned, onBack }: QuoteToSignProps) {
         found={found.filter(({ pointId }) => !cured.has(pointId))}
         language={language}
       />
-      <Heading level={2}>{t("mine.work")}</Heading>
+      <Heading level={2}>{t("answer.takes")}</Heading>
       {state.validUntil ? (
         <Words tone="muted" figures>
           {t("paper.goodUntil", { day: showDateIn(language, `${state.validUntil}T12:00:00Z`, "utc") })}

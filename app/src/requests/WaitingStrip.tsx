@@ -34,11 +34,11 @@ export function WaitingStrip() {
 /** What the strip says and where it leads: to the one request that waits, or to all. */
 export function stripOf({ requests, messages, justTaken }: Waiting): {
   line: string | null;
-  href: "/requests" | `/requests/${string}` | `/work/${string}`;
+  href: "/requests" | `/requests/${string}`;
 } {
   const [first] = requests;
   const taken = justTaken[0];
-  // One alone says what it is, an answer or a question, and leads there.
+  // One alone says what it is: an answer to a quote, or a question.
   const [message] = messages;
   const newest = messages.length === 1 && message?.isIncoming && message.text !== "" ? message : undefined;
   const parts = [
@@ -53,12 +53,7 @@ export function stripOf({ requests, messages, justTaken }: Waiting): {
   ].filter((part) => part !== "");
   return {
     line: parts.length === 0 ? null : parts.join(" · "),
-    href:
-      requests.length === 1 && first
-        ? `/requests/${first.id}`
-        : requests.length === 0 && newest?.workOrderId
-          ? `/work/${newest.workOrderId}`
-          : "/requests",
+    href: requests.length === 1 && first ? `/requests/${first.id}` : "/requests",
   };
 }
 

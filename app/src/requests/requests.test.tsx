@@ -41,7 +41,7 @@ describe("the strip", () => {
     [
       "tells of replies beside it",
       { ...none, requests: [requestSample()], messages: [openMessage()] },
-      "Perpetua Sand asks for a visit: Oil change is due, It hums · 1 message to see to",
+      "Perpetua Sand asks for a visit: Oil change is due, It hums · Maren Oyelaran: The gate is open",
       "/requests/request-1",
     ],
     ["tells who took it", { ...none, justTaken: [taken] }, "Tomas took Perpetua Sand’s request", "/requests"],

@@ -235,6 +235,7 @@ export const ENGLISH = {
   "answer.pickTime": "When shall we do it? The parts are there by then.",
   "answer.noTimes": "There is no time just now. We get in touch with you.",
   "answer.nothing": "There is nothing to decide at the moment.",
+  "answer.takes": "What it takes",
   "answer.readYes": "You agree to {titles}.",
   "answer.readLater": "You put off {titles}.",
   "answer.readNo": "You decline {titles}.",

@@ -237,6 +237,7 @@ export const SPANISH: Record<WordKey, string> = {
   "answer.pickTime": "¿Cuándo lo hacemos? Para entonces están las piezas.",
   "answer.noTimes": "Ahora mismo no hay hora. Nos pondremos en contacto.",
   "answer.nothing": "Por el momento no hay nada que decidir.",
+  "answer.takes": "Lo que hace falta",
   "answer.readYes": "Usted autoriza {titles}.",
   "answer.readLater": "Usted aplaza {titles}.",
   "answer.readNo": "Usted rechaza {titles}.",
