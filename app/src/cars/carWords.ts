@@ -32,11 +32,14 @@ export function lastServiceLines(
 }
 
 /** @example putOffWords(...) //=> "$41.20 then, $44.00 now" */
-export function putOffWords({ thenCents, nowCents }: PutOffJob): string {
-  if (nowCents === null) return `${showMoney(thenCents)} then; price it anew`;
-  return nowCents === thenCents
-    ? `${showMoney(nowCents)}, as then`
-    : `${showMoney(thenCents)} then, ${showMoney(nowCents)} now`;
+export function putOffWords({ thenCents, nowCents, askOn }: PutOffJob): string {
+  const again = askOn === null ? "" : `, to ask again on ${askOn}`;
+  if (nowCents === null) return `${showMoney(thenCents)} then; price it anew${again}`;
+  const price =
+    nowCents === thenCents
+      ? `${showMoney(nowCents)}, as then`
+      : `${showMoney(thenCents)} then, ${showMoney(nowCents)} now`;
+  return `${price}${again}`;
 }
 
 /** How a car is driven, in one line. */

@@ -63,6 +63,8 @@ describe("a car", () => {
           at: AT,
           thenCents: 4120,
           nowCents: null,
+          askOn: "2027-03-01",
+          photoIds: [],
         },
       ],
       odometer: {
@@ -76,7 +78,7 @@ describe("a car", () => {
       },
     });
     expect(await screen.findByText("✕ Overdue: Oil and filter")).toBeTruthy();
-    expect(screen.getByText("$41.20 then; price it anew")).toBeTruthy();
+    expect(screen.getByText("$41.20 then; price it anew, to ask again on 2027-03-01")).toBeTruthy();
     expect(screen.getByText("12,000 mi a year, about 66,000 mi today")).toBeTruthy();
     expect(screen.getByText(/900 mi on .* does not fit the others/)).toBeTruthy();
     fireEvent.press(screen.getAllByRole("button", { name: "Maren Oyelaran" })[0]!);
@@ -341,6 +343,8 @@ describe("words about a car", () => {
         at: AT,
         thenCents: 100,
         nowCents: 100,
+        askOn: null,
+        photoIds: [],
       }),
     ).toBe("$1.00, as then");
   });

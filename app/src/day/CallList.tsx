@@ -1,6 +1,6 @@
 import { useRouter } from "expo-router";
 import { Linking, StyleSheet, View } from "react-native";
-import { addDays, dayOf, showDay, showMoney, showPhone } from "@mechanon/core";
+import { addDays, countOf, dayOf, showDay, showMoney, showPhone } from "@mechanon/core";
 import { routes, type QuoteToCall } from "@mechanon/contract";
 import { call } from "../api/call";
 import { useAnswer } from "../offline/useAnswer";
@@ -36,12 +36,12 @@ export function CallList() {
   return (
     <Fold
       title="To call"
-      line={quotes.length === 1 ? "One quote nobody answered" : `${quotes.length} quotes nobody answered`}
+      line={countOf(quotes.length, "answer to ask for", "answers to ask for")}
       open={isOpen}
       onToggle={() => setOpen(!isOpen)}
     >
       {quotes.map((quote) => (
-        <Quote key={quote.workOrderId} quote={quote} />
+        <Quote key={`${quote.workOrderId} ${quote.putOff ?? ""}`} quote={quote} />
       ))}
     </Fold>
   );
@@ -51,14 +51,16 @@ function Quote({ quote }: { quote: QuoteToCall }) {
   const router = useRouter();
   const today = useToday();
   const zone = useBusiness()?.timeZone ?? "UTC";
-  const { workOrderId, number, customerName, vehicleName, phone, totalCents, sentAt } = quote;
+  const { workOrderId, number, customerName, vehicleName, phone, totalCents, sentAt, putOff } = quote;
   const note = (outcome: keyof typeof AGAIN_DAYS): void =>
     sendCommand(workOrderId, { type: "noteCall", outcome, againOn: addDays(today, AGAIN_DAYS[outcome]) });
   return (
     <View style={styles.quote} role="group" aria-label={customerName}>
       <Words strong>{customerName}</Words>
       <Words figures>
-        {`${number}, ${[vehicleName, showMoney(totalCents)].filter(Boolean).join(", ")}, sent ${showDay(dayOf(sentAt, zone), today)}`}
+        {putOff === null
+          ? `${number}, ${[vehicleName, showMoney(totalCents)].filter(Boolean).join(", ")}, sent ${showDay(dayOf(sentAt, zone), today)}`
+          : `${putOff}, ${showMoney(totalCents)}, put off ${showDay(dayOf(sentAt, zone), today)}: ask again`}
       </Words>
       <View style={styles.acts}>
         {phone ? (

@@ -13,17 +13,23 @@ const open = (quotes: object[]): void => {
 };
 beforeEach(() => resetSync());
 
+it("asks again about what was put off until now", async () => {
+  open([{ ...QUOTE, putOff: "Wiper blades" }]);
+  fireEvent.press(await screen.findByRole("button", { name: "To call, 1 answer to ask for" }));
+  expect(screen.getByText(/^Wiper blades, \$493.80, put off .*: ask again$/)).toBeTruthy();
+});
+
 it("calls by the number, and stands there no more once what came of it was noted", async () => {
   const dial = jest.spyOn(Linking, "openURL").mockResolvedValue(true);
   open([QUOTE, { ...QUOTE, workOrderId: "order-2", customerName: "Bram Castellanos", phone: null }]);
-  fireEvent.press(await screen.findByRole("button", { name: "To call, 2 quotes nobody answered" }));
+  fireEvent.press(await screen.findByRole("button", { name: "To call, 2 answers to ask for" }));
   fireEvent.press(screen.getByRole("button", { name: "Call (360) 555-0110" }));
   expect(dial).toHaveBeenCalledWith("tel:+13605550110");
   expect(screen.getByText("No phone is kept of them.")).toBeTruthy();
   fireEvent.press(screen.getByRole("button", { name: "Thinks it over: Maren Oyelaran" }));
   expect(given()).toMatchObject([{ type: "noteCall", outcome: "thinks" }]);
   expect(screen.queryByText("Maren Oyelaran")).toBeNull();
-  expect(screen.getByRole("button", { name: "To call, One quote nobody answered" })).toBeTruthy();
+  expect(screen.getByRole("button", { name: "To call, 1 answer to ask for" })).toBeTruthy();
 });
 
 it("is not there while nobody is to be called", async () => {

@@ -426,6 +426,8 @@ describe("what comes along", () => {
         at: quote.since,
         thenCents: 4120,
         nowCents: 4400,
+        askOn: null,
+        photoIds: [],
       },
     ];
     server({

@@ -45,6 +45,8 @@ export const quoteToCall = z
     phone: z.string().nullable(),
     totalCents: z.number().int(),
     sentAt: z.string(),
+    /** The job they put off, to be asked about again by now; null: a quote nobody answered. */
+    putOff: z.string().nullable().default(null),
   })
   .meta({ id: "QuoteToCall" });
 export type QuoteToCall = z.infer<typeof quoteToCall>;
@@ -55,7 +57,7 @@ export const messageRoutes = {
     path: "/api/call-list",
     area: "messages",
     rate: { most: 600, minutes: 10 },
-    summary: "Whom to call about quotes nobody answered",
+    summary: "Whom to call about quotes nobody answered, and about what they put off until now",
     answer: z.object({ quotes: z.array(quoteToCall) }),
   }),
   openMessages: route({

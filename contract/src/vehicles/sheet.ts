@@ -26,6 +26,10 @@ export const putOffJob = z.object({
   at: z.string(),
   thenCents: z.number().int(),
   nowCents: z.number().int().nullable(),
+  /** When to ask again; null: nobody said. */
+  askOn: z.string().nullable().default(null),
+  /** Of what was found that it cures. */
+  photoIds: z.array(z.string()).default([]),
 });
 export type PutOffJob = z.infer<typeof putOffJob>;
 

@@ -37,7 +37,7 @@ async function quoted(jobs = 2): Promise<Quoted> {
   });
   const orderId = body.workOrderId;
   for (let n = 1; n <= jobs; n++) await addJob(orderId, `Job ${n}`);
-  await odile.post(`/api/work-orders/${orderId}/quote-message`, { messageId: uuid() });
+  await odile.post(`/api/work-orders/${orderId}/quote-messages`, { messageId: uuid() });
   await server.db.query(`insert into messages (business_id, id, work_order_id, recipient, kind, text, status)
     select business_id, gen_random_uuid(), id, '', 'quoted', 'x', 'sent' from work_orders where id = '${orderId}'`);
   return { page: `/api/public/pages/${token}`, orderId };
@@ -211,6 +211,8 @@ describe("a time at once", () => {
 
   it("is picked once, and another's is gone", async () => {
     const [one, two] = [await agreedTo(), await agreedTo()];
+    // In whatever language: what it is told with is theirs.
+    await stranger.post(`${one.page}/language`, { language: "es" });
     const [time] = await times(one);
     const commandId = uuid();
     const first = await book(one, time, commandId);
@@ -220,6 +222,21 @@ describe("a time at once", () => {
     expect((await book(two, time)).body.code).toBe("ask/time-gone");
     expect((await book(one, time)).body.code).toBe("ask/time-gone");
     expect(await ask(`select 1 from visit_work_orders where work_order_id = '${one.orderId}'`)).toHaveLength(2);
+  });
+
+  it("is not before the parts are there, and is booked while they are still to be bought", async () => {
+    const on = await agreedTo();
+    const [job] = await ask<{ id: string }>(
+      `select state->'jobs'->0->>'id' as id from work_orders where id = '${on.orderId}'`,
+    );
+    const part = { kind: "part", description: "Rotor", quantity: 2, costCents: 4180, markup: null, priceCents: 9000 };
+    const line = { ...part, id: uuid(), partNumber: "HY-7718", brand: null };
+    const [soonest] = await times(on);
+    await sendCommand(odile, on.orderId, { type: "addLine", jobId: job?.id, line });
+    await answer(on, bodyOf(await show(on.page), ["yes"]));
+    const [time] = await times(on);
+    expect(Date.parse(time?.startsAt ?? "")).toBeGreaterThanOrEqual(Date.parse(soonest?.startsAt ?? ""));
+    expect((await book(on, time)).body).toMatchObject({ orders: [{ canPickTime: false }] });
   });
 
   it("is none where nobody can say when the parts are there", async () => {

@@ -14,10 +14,12 @@ import {
 } from "@mechanon/core";
 import { DateTime } from "luxon";
 import { v5 as uuidOf } from "uuid";
+import { NOBODY } from "../access/nobody";
 import { findCustomer } from "../customers/service";
 import { askPrepared } from "../db/askPrepared";
 import { AppError } from "../errors/appError";
 import { OutsideError } from "../outside/http";
+import { heldForOthers, type Holder } from "../schedule/heldTimes";
 import { timesFor, travelFor } from "../schedule/offeredTimes";
 import type { Deps } from "../scope";
 import { listSuppliers } from "../sourcing/suppliers";
@@ -63,7 +65,12 @@ export async function timesForWork(deps: TimeDeps, page: FoundPage, workOrderId:
   };
   const where = { businessId, timeZone };
   const travel = await travelFor(looking, where, wanted);
-  const offers = await timesFor(looking, where, wanted, { travel, taken: [] });
+  const offers = await db.transaction(async (transaction) => {
+    // What somebody of ours is just offering to another is nobody else's.
+    const holder: Holder = { businessId, personId: NOBODY, heldFor: workOrderId };
+    const taken = await heldForOthers(db, holder, transaction);
+    return timesFor(looking, where, wanted, { travel, taken }, transaction);
+  });
   return apart(offers).map(({ mechanicId, startsAt, endsAt }) => ({ mechanicId, startsAt, endsAt }));
 }
 

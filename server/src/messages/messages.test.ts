@@ -227,6 +227,15 @@ describe("a customer is told", () => {
       expect.objectContaining({ length: 2 }),
       expect.not.arrayContaining([workOrderId]),
     ]);
+    // What they put off is asked about on its day, unless a call put it off further.
+    const later = [{ jobId, title: "Look", answer: "later" as const, totalCents: 5000, askOn: addDays(TODAY, 40) }];
+    await sendCommand(odile, workOrderId, {
+      ...{ type: "recordAnswers", approvalId: uuid(), way: "spoken", name: "Still", signature: [] },
+      ...{ answers: later, totalCents: 0 },
+    });
+    expect([(await toCall(39)).includes(workOrderId), (await toCall(40)).includes(workOrderId)]).toEqual([false, true]);
+    await sendCommand(odile, workOrderId, { type: "noteCall", outcome: "thinks", againOn: addDays(TODAY, 43) });
+    expect([(await toCall(42)).includes(workOrderId), (await toCall(43)).includes(workOrderId)]).toEqual([false, true]);
   });
 
   it("nothing of a drive that was long over when the phone that kept it had signal again", async () => {

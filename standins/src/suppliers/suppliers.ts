@@ -23,12 +23,16 @@ export function suppliers(): Router {
   return router;
 }
 
-/** The supplier's shelves. */
+/** The supplier's shelves: what jobs usually take, and what they take in other grades and qualities. */
 function stockOf(): Map<string, StockItem> {
-  const parts = LIBRARY.flatMap(({ lines }) => lines).flatMap((line) =>
-    line.kind === "part" && line.partNumber !== null
-      ? [{ partNumber: line.partNumber, costCents: line.costCents ?? 0 }]
-      : [],
+  const usual = LIBRARY.flatMap(({ lines }) => lines).flatMap((line) => (line.kind === "part" ? [line] : []));
+  const others = LIBRARY.flatMap(({ variants = [], fits = [] }) => [
+    ...variants.flatMap(({ parts }) => parts),
+    ...fits.flatMap(({ grades = [] }) => grades),
+  ]);
+  // Where two have one number the usual one says what it costs.
+  const parts = [...others, ...usual].flatMap(({ partNumber, costCents }) =>
+    partNumber === null ? [] : [{ partNumber, costCents: costCents ?? 0 }],
   );
   return new Map(
     parts.map(({ partNumber, costCents }) => [
