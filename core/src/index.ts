@@ -135,7 +135,6 @@ export { CHOSEN_RATE, isAfterHours } from "./quoting/standingRate";
 export { creditedHours } from "./quoting/assigned";
 export { personPay, type PersonPay } from "./quoting/personPay";
 export { earnedByPerson } from "./quoting/withPay";
-export { isOnPaper, paperWords } from "./quoting/paperWords";
 export { companionsOf } from "./quoting/companions";
 export { LIBRARY_COLUMNS, jobsFromRows, rowsOfJobs } from "./quoting/libraryTable";
 export { sameLibraryJob } from "./quoting/sameLibraryJob";
@@ -269,18 +268,15 @@ export { readMoney, showMoney } from "./money/money";
 export { nextActLabel } from "./workOrders/nextActLabel";
 export { showWhole } from "./text/showWhole";
 export { carMarks, showMiles, showVehicle } from "./vehicles/vehicleName";
-export { approvedJobs, isAsked, openJobs, standingAnswer } from "./approvals/standing";
-export { askedCents, toleratedCents, yesChange, type YesChange } from "./approvals/yesChange";
+export { approvedJobs, openJobs, standingAnswer } from "./approvals/standing";
+export { askedCents, yesChange, type YesChange } from "./approvals/yesChange";
 export { shownQuote, type ShownJob, type ShownQuote, type ShownWay } from "./approvals/shownQuote";
 export { answerWith, chosenWay, sumShown, type ChosenAnswer, type ChosenAnswers, type ShownSum } from "./approvals/sumShown";
 export { digestOf } from "./approvals/digest";
 export {
-  AGREED_PARTS,
-  copyWithoutPerson,
   linkFault,
   seal,
   sealedCopy,
-  type AgreedPart,
   type LinkFault,
   type SealedCopy,
 } from "./approvals/sealedCopy";

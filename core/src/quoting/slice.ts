@@ -48,7 +48,6 @@ export const jobOther = z.object({
   lines: z.array(quoteLine),
   fit: jobFit.optional(),
 });
-export type JobOther = z.infer<typeof jobOther>;
 
 /** A piece of work that is sold as one. */
 export const job = z.object({

@@ -5,7 +5,7 @@ import { Refusal } from "../commands/refusal";
 import { priceWorkOrder } from "../quoting/priceWorkOrder";
 import { redactLibrary } from "../quoting/redact";
 import { redactSettings } from "../settings/redactSettings";
-import { jobTotals, quoteTotalCents } from "../quoting/totals";
+import { quoteTotalCents } from "../quoting/totals";
 import { approvedParts, partStatus } from "../sourcing/partStatus";
 import { bookedVisit, FULL_ACTOR, LIBRARY, POINTS, run, SETTINGS, start, yes } from "../testing/sampleWorkOrder";
 import { openPoints } from "../inspection/sheetsAtHand";
