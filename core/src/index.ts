@@ -271,15 +271,16 @@ export { carMarks, showMiles, showVehicle } from "./vehicles/vehicleName";
 export { approvedJobs, openJobs, standingAnswer } from "./approvals/standing";
 export { askedCents, yesChange, type YesChange } from "./approvals/yesChange";
 export { shownQuote, type ShownJob, type ShownQuote, type ShownWay } from "./approvals/shownQuote";
-export { answerWith, chosenWay, sumShown, type ChosenAnswer, type ChosenAnswers, type ShownSum } from "./approvals/sumShown";
-export { digestOf } from "./approvals/digest";
 export {
-  linkFault,
-  seal,
-  sealedCopy,
-  type LinkFault,
-  type SealedCopy,
-} from "./approvals/sealedCopy";
+  answerWith,
+  chosenWay,
+  sumShown,
+  type ChosenAnswer,
+  type ChosenAnswers,
+  type ShownSum,
+} from "./approvals/sumShown";
+export { digestOf } from "./approvals/digest";
+export { linkFault, seal, sealedCopy, type LinkFault, type SealedCopy } from "./approvals/sealedCopy";
 export { agreedByAnswer, agreedByTakingBack } from "./approvals/agreedBy";
 export { NO_SALE_REASONS, isSigned, signature, type Approval } from "./approvals/slice";
 export { MOST_OTHER_WAYS, wayTitle } from "./quoting/otherWays";

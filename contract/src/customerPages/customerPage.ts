@@ -105,7 +105,7 @@ const pageOrder = z.object({
   /** Who agreed and needs this customer's yes beside theirs; null: nobody. */
   agreedBefore: z.string().nullable(),
   /** What can be taken back, and what stays to pay for what was ordered by then. */
-  takingBack: z.array(z.object({ jobId: z.string(), title: z.string(), costCents: z.number().int() })),
+  takingBack: z.array(z.object({ jobId: z.string(), title: z.string(), staysCents: z.number().int() })),
   /** A time can be picked for what was agreed. */
   canPickTime: z.boolean(),
 });
@@ -239,7 +239,7 @@ export const customerPageRoutes = {
       commandId: idField,
       jobId: idField,
       name: textField(200).min(1),
-      costCents: z.number().int().min(0).max(100_000_000),
+      staysCents: z.number().int().min(0).max(100_000_000),
     }),
     answer: customerPage,
   }),

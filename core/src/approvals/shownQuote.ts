@@ -4,9 +4,10 @@ import { discount, quoteDiscount } from "../quoting/discount";
 import { rulesInput } from "../quoting/price/input";
 import { ANSWERS } from "../quoting/slice";
 
-const cents = z.number().int().min(0).max(100_000_000);
+const cents = z.number().int().min(0);
 const id = z.string().max(200);
-const said = z.string().max(2000);
+// As long as a line can get with all the work it includes: what was signed is never refused for its length.
+const said = z.string().max(50_000);
 
 /** A line as the customer reads it, at what it comes to by itself. */
 const shownLine = z.object({
@@ -73,8 +74,8 @@ export const shownQuote = z.object({
   version: z.literal(1),
   language: z.enum(LANGUAGES),
   jobs: z.array(shownJob).max(100),
-  found: z.array(shownFinding).max(300),
-  photos: z.array(shownPhoto).max(400),
+  found: z.array(shownFinding).max(1000),
+  photos: z.array(shownPhoto).max(5000),
   discounts: z.array(quoteDiscount).max(50),
   payers: z.array(z.object({ id, name: said, isExempt: z.boolean() })).max(20),
   taxExempt: z.boolean(),

@@ -399,7 +399,7 @@ const ASKS: Record<Name, (ids: Ids) => { id?: string; path?: string; query?: str
   }),
   takeBackOnPage: ({ workOrder }) => ({
     path: `${pageToken}/orders/${workOrder}`,
-    body: { commandId: uuid(), jobId: uuid(), name: "Maren", costCents: 0 },
+    body: { commandId: uuid(), jobId: uuid(), name: "Maren", staysCents: 0 },
   }),
   pageTimes: ({ visit }) => ({ path: `${pageToken}/visits/${visit}` }),
   moveOnPage: ({ visit, person }) => ({

@@ -63,7 +63,7 @@ export async function takeBackOnPage(
   deps: AnswerDeps,
   page: FoundPage,
   workOrderId: string,
-  { commandId, jobId, name, costCents }: TakenBack,
+  { commandId, jobId, name, staysCents: costCents }: TakenBack,
 ): Promise<void> {
   await requireShown(deps.db, page, workOrderId);
   await lookingAgain(deps, page, workOrderId, commandId, async ({ takingBack }) => {
@@ -73,7 +73,7 @@ export async function takeBackOnPage(
         "page/begun",
         "Work on this has begun, or it was not agreed to any more. Nothing was changed; please call us.",
       );
-    if (told.costCents !== costCents) throw changed();
+    if (told.staysCents !== costCents) throw changed();
     const command = { type: "takeBackOnPage" as const, takenBackId: commandId, jobId, name, costCents };
     return { command, words: `Took back: ${told.title}` };
   });

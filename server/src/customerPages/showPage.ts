@@ -213,7 +213,7 @@ function orderSeen(
     agreedBefore: agreedBeforeOf(state),
     takingBack: agreed.flatMap(({ id: jobId, title }) => {
       const cost = isOnSite ? null : takingBack(state, jobId);
-      return cost ? [{ jobId, title, costCents: cost.costCents }] : [];
+      return cost ? [{ jobId, title, staysCents: cost.costCents }] : [];
     }),
     canPickTime: agreed.length > 0 && !isRunning,
     car: vehicle === null ? "" : showVehicle(vehicle),

@@ -18,9 +18,9 @@ export function TakeBack({ order, page, acts }: { order: PageOrder; page: Custom
   const id = useRef(uuid());
   const { takeBack } = acts;
   const open = order.takingBack.find(({ jobId }) => jobId === openId);
-  const take = (jobId: string, costCents: number): void =>
+  const take = (jobId: string, staysCents: number): void =>
     takeBack.mutate(
-      { id: order.id, body: { commandId: id.current, jobId, name: page.name || "–", costCents } },
+      { id: order.id, body: { commandId: id.current, jobId, name: page.name || "–", staysCents } },
       {
         onSuccess: () => {
           id.current = uuid();
@@ -30,16 +30,18 @@ export function TakeBack({ order, page, acts }: { order: PageOrder; page: Custom
     );
   return (
     <View style={styles.list}>
-      {order.takingBack.map(({ jobId, title, costCents }) =>
+      {order.takingBack.map(({ jobId, title, staysCents }) =>
         jobId === open?.jobId ? (
           <View key={jobId} style={styles.list}>
             <Words strong>
-              {costCents === 0 ? t("answer.takeBackFree") : t("answer.takeBackCosts", { amount: showMoney(costCents) })}
+              {staysCents === 0
+                ? t("answer.takeBackFree")
+                : t("answer.takeBackCosts", { amount: showMoney(staysCents) })}
             </Words>
             <Button
               label={t("answer.takeBackSure")}
               busy={takeBack.isPending}
-              onPress={() => take(jobId, costCents)}
+              onPress={() => take(jobId, staysCents)}
               testID={`take-back-${jobId}`}
             />
             <Button kind="quiet" label={t("mine.leaveIt")} onPress={() => setOpenId(null)} />

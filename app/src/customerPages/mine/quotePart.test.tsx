@@ -118,7 +118,7 @@ it("says what was agreed before and what it is now, and whose yes is there alrea
 it("takes a yes back knowing what it costs, and picks a time for what was agreed", async () => {
   const order = pageOrderSample({
     ...{ visits: [], canPickTime: true },
-    takingBack: [{ jobId: "a", title: "Brakes", costCents: 6_000 }],
+    takingBack: [{ jobId: "a", title: "Brakes", staysCents: 6_000 }],
   });
   const server = open(order, {
     [`GET ${PAGE}/orders/order-1/times`]: { body: { times: [TIME] } },
@@ -131,5 +131,5 @@ it("takes a yes back knowing what it costs, and picks a time for what was agreed
   expect(screen.getByText(/\$60.00 before taxes stays to pay/)).toBeTruthy();
   fireEvent.press(screen.getByTestId("take-back-a"));
   await waitFor(() => expect(screen.queryByTestId("take-back-a")).toBeNull());
-  expect(bodies(server).at(-1)).toMatchObject({ jobId: "a", costCents: 6_000, name: "Perpetua" });
+  expect(bodies(server).at(-1)).toMatchObject({ jobId: "a", staysCents: 6_000, name: "Perpetua" });
 });
