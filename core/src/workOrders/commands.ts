@@ -38,9 +38,7 @@ type Rules = typeof rules;
 /** A command as it is applied. */
 export type WorkOrderCommand = { [Type in keyof Rules]: z.output<Rules[Type]["schema"]> }[keyof Rules];
 type ServerCommandType =
-  | "answerOnPage"
-  | "takeBackOnPage"
-  | "recordPartsOrder" | "takeOffer" | "recordCardPayment" | "recordCardDecline";
+  "answerOnPage" | "takeBackOnPage" | "recordPartsOrder" | "takeOffer" | "recordCardPayment" | "recordCardDecline";
 /** A command that a person's device may send. */
 export type ClientWorkOrderCommand = Exclude<WorkOrderCommand, { type: ServerCommandType }>;
 

@@ -44,10 +44,8 @@ export async function runCommands<State, Command extends { type: string }, More 
   aggregate: Aggregate<State, Command, More>,
   id: string,
   sent: readonly SentCommand<Command>[],
-  within: (
-    transaction: Transaction,
-    ran: Pick<Ran<State>, "outcomes" | "fromRevision">,
-  ) => Promise<void> = async () => undefined,
+  within: (transaction: Transaction, ran: Pick<Ran<State>, "outcomes" | "fromRevision">) => Promise<void> = async () =>
+    undefined,
 ): Promise<Ran<State>> {
   const attempt = (oneByOne: boolean): Promise<Ran<State>> =>
     deps.db.transaction(async (transaction) => {
