@@ -31,7 +31,7 @@ interface AnswerJobProps {
   language: Language;
   today: string;
   /** What was found that it cures. */
-  found: ReactNode;
+  found: readonly ReactNode[];
 }
 
 /** One job of a quote: what was found, what it takes, what it costs in which way, and the answer. */
@@ -44,8 +44,13 @@ export function AnswerJob({ job, shown, answering, language, today, found }: Ans
   const choice = answering.choiceOf(id);
   const payer = shown.payers.find((each) => each.id === payerId)?.name ?? t("answer.you");
   return (
-    <View style={[styles.job, { borderColor: colors.hairline }]} role="group" aria-label={title}>
-      {found}
+    <View
+      // A finding has a line above it of its own.
+      style={[styles.job, { borderColor: colors.hairline, borderTopWidth: found.length > 0 ? 0 : 1 }]}
+      role="group"
+      aria-label={title}
+    >
+      {found.length > 0 ? <View style={styles.found}>{found}</View> : null}
       <Row strong left={title} right={showMoney(way.cents)} />
       {ways.length > 1 ? (
         <Choices
@@ -128,4 +133,7 @@ function BeforeAndNow({
   );
 }
 
-const styles = StyleSheet.create({ job: { borderTopWidth: 1, paddingVertical: SPACE.m, gap: SPACE.s } });
+const styles = StyleSheet.create({
+  job: { paddingVertical: SPACE.m, gap: SPACE.s },
+  found: { paddingBottom: SPACE.s, gap: SPACE.s },
+});
