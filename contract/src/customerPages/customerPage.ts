@@ -283,6 +283,16 @@ export const customerPageRoutes = {
     params: visitParams,
     query: z.object({ language: language.optional() }),
   }),
+  quotePdf: route({
+    method: "get",
+    path: "/api/public/pages/:token/quote/:id",
+    area: "customerPages",
+    open: true,
+    rate: { most: 60, minutes: 60 },
+    summary: "A quote that is asked, as a PDF",
+    params: visitParams,
+    query: z.object({ language: language.optional() }),
+  }),
   writeOnPage: route({
     method: "post",
     path: "/api/public/pages/:token/messages",

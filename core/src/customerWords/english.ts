@@ -236,6 +236,7 @@ export const ENGLISH = {
   "answer.noTimes": "There is no time just now. We get in touch with you.",
   "answer.nothing": "There is nothing to decide at the moment.",
   "answer.takes": "What it takes",
+  "answer.paper": "This quote, as PDF",
   "answer.readYes": "You agree to {titles}.",
   "answer.readLater": "You put off {titles}.",
   "answer.readNo": "You decline {titles}.",

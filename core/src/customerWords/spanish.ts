@@ -238,6 +238,7 @@ export const SPANISH: Record<WordKey, string> = {
   "answer.noTimes": "Ahora mismo no hay hora. Nos pondremos en contacto.",
   "answer.nothing": "Por el momento no hay nada que decidir.",
   "answer.takes": "Lo que hace falta",
+  "answer.paper": "Este presupuesto, en PDF",
   "answer.readYes": "Usted autoriza {titles}.",
   "answer.readLater": "Usted aplaza {titles}.",
   "answer.readNo": "Usted rechaza {titles}.",

@@ -376,6 +376,7 @@ const ASKS: Record<Name, (ids: Ids) => { id?: string; path?: string; query?: str
   provePage: () => ({ path: pageToken, body: { code: "000000" } }),
   pagePhoto: ({ photo }) => ({ path: `${pageToken}/photos/${photo}` }),
   foundPdf: ({ workOrder }) => ({ path: `${pageToken}/found/${workOrder}` }),
+  quotePdf: ({ workOrder }) => ({ path: `${pageToken}/quote/${workOrder}` }),
   writeOnPage: ({ workOrder }) => ({
     path: pageToken,
     body: { messageId: uuid(), text: "When?", workOrderId: workOrder },
@@ -435,6 +436,7 @@ const REFUSES: Name[] = [
   "provePage",
   "pagePhoto",
   "foundPdf",
+  "quotePdf",
   "writeOnPage",
   "addPagePhoto",
   "answerOnPage",

@@ -81,6 +81,15 @@ const prove = async (): Promise<{ copies: number; found: AgreedFault[] }> => {
 };
 
 describe("an answer on the page", () => {
+  it("is seen on paper first, in either language, and by nobody else", async () => {
+    const [on, other] = [await quoted(1), await quoted(1)];
+    for (const query of ["", "?language=es"]) {
+      const paper = await stranger.get(`${on.page}/quote/${on.orderId}${query}`);
+      expect([paper.status, paper.headers.get("content-type")]).toEqual([200, "application/pdf"]);
+    }
+    expect((await stranger.get(`${other.page}/quote/${on.orderId}`)).status).toBe(403);
+  });
+
   it("is kept to the cent as it was shown, is signaled, and what follows is asked of the mechanic", async () => {
     const on = await quoted();
     const order = await show(on.page);
@@ -204,10 +213,11 @@ it("nothing a customer's side is answered tells cost, wage, markup or margin", a
     await stranger.post(`${on.page}/visits/${order.visits[0]?.id}/call-off`, { commandId: uuid(), words: "" }),
     await answer(on, bodyOf(await show(on.page), ["yes"])),
     await stranger.get(`${on.page}/orders/${on.orderId}/times`),
+    await stranger.get(`${on.page}/quote/${on.orderId}`),
     await stranger.get(`${on.page}/photos/${photo}`),
     await answer(on, bodyOf(order, ["yes"])),
   ];
-  expect(answers.map(({ status }) => status)).toEqual([200, 200, 200, 200, 200, 200, 200, 403, 410]);
+  expect(answers.map(({ status }) => status)).toEqual([200, 200, 200, 200, 200, 200, 200, 403, 403, 410]);
   expect(JSON.stringify(answers.map(({ body }) => body))).not.toMatch(
     /cost|wage|mark-?up|margin|paidHours|10000,"wage/i,
   );

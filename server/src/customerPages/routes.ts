@@ -3,6 +3,7 @@ import type { Request, Response } from "express";
 import type { Mounting } from "../http/mount";
 import { AppError } from "../errors/appError";
 import { foundPdf } from "../paper/foundPdf";
+import { quotePdf } from "../paper/quotePdf";
 import { findPhotos, findSmallPhoto } from "../photos/photos";
 import { sendMedia } from "../photos/sendMedia";
 import { withdrawRequest } from "../requests/answerRequest";
@@ -85,6 +86,16 @@ export function customerPageRoutes(mounting: Mounting, deps: Deps): void {
       const { businessName, timeZone, language } = shown;
       const pdf = await foundPdf({ businessName, order, photos, timeZone, language: query.language ?? language });
       res.type("application/pdf").set("Content-Disposition", 'inline; filename="found.pdf"').send(pdf);
+    }),
+  );
+  mounting.open(routes.quotePdf, async ({ req, res, params, query }) =>
+    forPage(req, params.token, async (page) => {
+      const { orders, businessName, businessPhone, language } = await showPage(deps, page, new Date());
+      const order = orders.find(({ id }) => id === params.id);
+      if (!order?.asked) throw notShown();
+      const of = { businessName, businessPhone, car: order.car, number: order.number, shown: order.asked.shown };
+      const pdf = await quotePdf({ ...of, language: query.language ?? language });
+      res.type("application/pdf").set("Content-Disposition", 'inline; filename="quote.pdf"').send(pdf);
     }),
   );
   mounting.open(routes.writeOnPage, async ({ req, params, body }) =>

@@ -1,5 +1,5 @@
 import { useRef, useState } from "react";
-import { StyleSheet, View } from "react-native";
+import { Linking, StyleSheet, View } from "react-native";
 import { v7 as uuid } from "uuid";
 import { dayOf, showDateIn, showMoney, type Signature } from "@mechanon/core";
 import { customerPageRoutes as routes, type CustomerPage, type PageOrder } from "@mechanon/contract";
@@ -12,6 +12,7 @@ import { FoundSeenItem } from "../../found/FoundSeenList";
 import { LargePicture } from "../../found/LargePicture";
 import { Button } from "../../ui/Button";
 import { Heading } from "../../ui/Heading";
+import { FileText } from "../../ui/icons";
 import { Notice } from "../../ui/Notice";
 import { SPACE } from "../../ui/theme";
 import { Words } from "../../ui/Words";
@@ -82,6 +83,12 @@ export function QuotePart({ order, asked: { shown, digest }, page, token, acts }
           />
         )}
         today={dayOf(new Date().toISOString(), page.timeZone)}
+      />
+      <Button
+        icon={FileText}
+        label={t("answer.paper")}
+        onPress={() => void Linking.openURL(addressOf(routes.quotePdf.path, { token, id: order.id }, { language }))}
+        testID={`quote-pdf-${order.id}`}
       />
       <SignPart
         language={language}
