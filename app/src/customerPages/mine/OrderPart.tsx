@@ -45,11 +45,14 @@ export function OrderPart({ order, page, token, acts }: OrderPartProps) {
       ) : null}
       <Found order={order} token={token} page={page} />
       {order.asked ? (
-        <QuotePart order={order} asked={order.asked} page={page} token={token} acts={acts} />
+        <>
+          <QuotePart order={order} asked={order.asked} page={page} token={token} acts={acts} />
+          <Money order={order} />
+        </>
       ) : (
         <Work order={order} />
       )}
-      {acts.answer.isSuccess && !order.asked ? (
+      {acts.answer.isSuccess && acts.answer.variables.id === id && !order.asked ? (
         <Words strong role="status">
           {t("answer.kept")}
         </Words>
@@ -100,7 +103,8 @@ function Found({
   );
 }
 
-function Work({ order: { jobs, totalCents, validUntil, dueCents, paidCents } }: { order: PageOrder }) {
+function Work({ order }: { order: PageOrder }) {
+  const { jobs, totalCents, validUntil } = order;
   const { language, t } = useSpeaking();
   if (jobs.length === 0) return null;
   return (
@@ -120,9 +124,18 @@ function Work({ order: { jobs, totalCents, validUntil, dueCents, paidCents } }: 
           {t("paper.goodUntil", { day: showDateIn(language, `${validUntil}T12:00:00Z`, "utc") })}
         </Words>
       )}
+      <Money order={order} />
+    </View>
+  );
+}
+
+function Money({ order: { paidCents, dueCents } }: { order: PageOrder }) {
+  const { t } = useSpeaking();
+  return (
+    <>
       {paidCents > 0 ? <Row left={t("mine.paid")} right={showMoney(paidCents)} /> : null}
       {dueCents > 0 ? <Row strong left={t("mine.due")} right={showMoney(dueCents)} /> : null}
-    </View>
+    </>
   );
 }
 
