@@ -69,6 +69,7 @@ export {
   type WorkOrderChange,
   workOrderView,
   type KnownOfCar,
+  type AgreedCopy,
   type WorkOrderView,
   workOrderEnvelope,
 } from "./workOrders/routes";

@@ -279,6 +279,7 @@ export {
   type ChosenAnswers,
   type ShownSum,
 } from "./approvals/sumShown";
+export { closedWithoutSale } from "./approvals/noSale";
 export { digestOf } from "./approvals/digest";
 export { linkFault, seal, sealedCopy, type LinkFault, type SealedCopy } from "./approvals/sealedCopy";
 export { agreedByAnswer, agreedByTakingBack } from "./approvals/agreedBy";

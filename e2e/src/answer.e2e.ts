@@ -106,7 +106,7 @@ it("a customer agrees on their page, in Spanish, and the mechanic's phone says s
   await mechanic.close();
 });
 
-it("a yes over the phone is read back and kept in two taps; a quote that led to nothing is closed with why", async () => {
+it("a yes over the phone is read back and kept in two taps", async () => {
   const office = await world.signedIn(WIDE, /Wren/);
   await openQuote(office);
   const { page } = office;

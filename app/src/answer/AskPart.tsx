@@ -1,7 +1,7 @@
 import { useRouter } from "expo-router";
 import { useState } from "react";
 import { StyleSheet, View } from "react-native";
-import { openJobs } from "@mechanon/core";
+import { closedWithoutSale, openJobs } from "@mechanon/core";
 import type { WorkOrderView } from "@mechanon/contract";
 import type { Business } from "../session/useSession";
 import { Button } from "../ui/Button";
@@ -16,7 +16,7 @@ export function AskPart({ view, business }: { view: WorkOrderView; business: Bus
   const router = useRouter();
   const [isSpoken, setSpoken] = useState(false);
   const { state } = view;
-  const isOpen = openJobs(state).length > 0 && !state.noSale;
+  const isOpen = openJobs(state).length > 0 && !closedWithoutSale(state);
   return (
     <View style={styles.list}>
       <Button label="Turn to the customer" onPress={() => router.navigate(`/show/${state.id}`)} />

@@ -1,6 +1,6 @@
 import { useState } from "react";
 import { StyleSheet, View } from "react-native";
-import { NO_SALE_REASONS, type WorkOrderState } from "@mechanon/core";
+import { NO_SALE_REASONS, closedWithoutSale, type WorkOrderState } from "@mechanon/core";
 import { sendCommand } from "../sync/give";
 import { Button } from "../ui/Button";
 import { Choices } from "../ui/Choices";
@@ -13,7 +13,8 @@ import { NO_SALE_WORDS } from "./noSaleWords";
 export function NoSale({ state }: { state: WorkOrderState }) {
   const [isOpen, setOpen] = useState(false);
   const [words, setWords] = useState("");
-  const { noSale, jobs } = state;
+  const { jobs } = state;
+  const noSale = closedWithoutSale(state);
   if (noSale)
     return (
       <View style={styles.list}>

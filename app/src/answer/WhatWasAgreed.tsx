@@ -1,8 +1,8 @@
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { StyleSheet, View } from "react-native";
-import { showMoment, showMoney, showPhone, type SealedCopy } from "@mechanon/core";
-import { routes, type WorkOrderView } from "@mechanon/contract";
+import { showMoment, showMoney, showPhone } from "@mechanon/core";
+import { routes, type AgreedCopy, type WorkOrderView } from "@mechanon/contract";
 import { call } from "../api/call";
 import { errorWords } from "../api/problem";
 import { useToday } from "../day/useDay";
@@ -63,7 +63,7 @@ function Frozen({ id }: { id: string }) {
   return data.copies.map((copy) => <FrozenCopy key={copy.place} copy={copy} />);
 }
 
-function FrozenCopy({ copy: { facts, place, link, person } }: { copy: SealedCopy }) {
+function FrozenCopy({ copy: { facts, place, link, person } }: { copy: AgreedCopy }) {
   const [isOpen, setOpen] = useState(false);
   const lines = facts.shown?.jobs.flatMap(({ id, title, ways }) => [
     { key: id, words: title, cents: ways[0]?.cents ?? 0, isStrong: true },

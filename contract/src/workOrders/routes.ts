@@ -94,6 +94,10 @@ export const knownOfCar = z.object({
 });
 export type KnownOfCar = z.infer<typeof knownOfCar>;
 
+/** A frozen copy as it is read: the salts that guard it stay where it is kept. */
+const agreedCopy = sealedCopy.omit({ salts: true });
+export type AgreedCopy = z.infer<typeof agreedCopy>;
+
 /** A work order with all that its sheet shows. */
 export const workOrderView = z
   .object({
@@ -182,7 +186,7 @@ export const workOrderRoutes = {
     area: "workOrders",
     summary: "The frozen copies of what was agreed on a work order, in their order",
     params: idParams,
-    answer: z.object({ copies: z.array(sealedCopy) }),
+    answer: z.object({ copies: z.array(agreedCopy) }),
   }),
   openWork: route({
     method: "get",

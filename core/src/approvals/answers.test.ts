@@ -187,6 +187,15 @@ describe("a call that led to no sale", () => {
     expect(waitingOf(closed, [])).toMatchObject({ waitsFor: null });
     expect(nextAct(closed, [], 0, "2026-12-01T10:00:00.000Z")).toEqual({ act: "nothing" });
     expect(waitingOf(run(closed, { type: "goOnSelling" }), [])).toMatchObject({ waitsFor: "answer" });
+    const more = run(closed, {
+      type: "addJob",
+      jobId: id(2),
+      libraryJobId: "brakes",
+      lineIds: [id(21), id(22)],
+      concernId: null,
+      pointIds: [],
+    });
+    expect(waitingOf(more, [])).toMatchObject({ waitsFor: "answer" });
     expect(answer(closed).noSale).toBeNull();
     expect(() => run(answer(quoted()), { type: "closeWithoutSale", reason: "other", words: "" })).toThrow(
       "sale/agreed",

@@ -1,3 +1,4 @@
+import { closedWithoutSale } from "../approvals/noSale";
 import { approvedJobs, openJobs } from "../approvals/standing";
 import { balanceOf } from "../payments/balance";
 import { quoteTotalCents } from "../quoting/totals";
@@ -43,7 +44,7 @@ export function nextAct(
   const onSite = visits.some((visit) => visitStanding(visit) === "onSite");
   const visited = visits.some((visit) => visitStanding(visit) === "over");
   if (driving) return { act: "arrive", visitId: driving.id };
-  if (state.noSale && !onSite && coming.length === 0) return { act: "nothing" };
+  if (closedWithoutSale(state) && !onSite && coming.length === 0) return { act: "nothing" };
 
   const unanswered = openJobs(state);
   const wanted = approvedParts(state, "needed");

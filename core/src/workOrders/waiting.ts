@@ -1,3 +1,4 @@
+import { closedWithoutSale } from "../approvals/noSale";
 import { approvedJobs, openJobs } from "../approvals/standing";
 import { balanceOf } from "../payments/balance";
 import { approvedParts } from "../sourcing/partStatus";
@@ -22,7 +23,8 @@ export interface Waiting {
  * @param visits - all visits that serve it.
  */
 export function waitingOf(state: WorkOrderState, visits: readonly VisitState[]): Waiting {
-  if (state.noSale) return { waitsFor: null, since: state.noSale.at };
+  const closed = closedWithoutSale(state);
+  if (closed) return { waitsFor: null, since: closed.at };
   const open = openJobs(state);
   if (open.length > 0) return { waitsFor: "answer", since: earliest(open.map((job) => job.addedAt)) };
   const lastAnswer = latest([state.openedAt, ...state.approvals.map(({ at }) => at)]);

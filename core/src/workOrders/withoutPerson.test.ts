@@ -56,6 +56,12 @@ describe("a work order without its person", () => {
   ]);
   const after = workOrderWithoutPerson(before);
 
+  it("has no digest left by which what was shown could be tried out; that there was one stays", () => {
+    const [approval] = before.approvals;
+    const shown = workOrderWithoutPerson({ ...before, approvals: approval ? [{ ...approval, shown: "ab12" }] : [] });
+    expect(shown.approvals[0]?.shown).toBe(ERASED);
+  });
+
   it("has no name, own words, notes, photos or signature left", () => {
     expect(JSON.stringify({ ...after, customerId: "" })).not.toMatch(/maren/i);
     expect(after.concerns.map(({ text }) => text)).toEqual(["Brakes grind", ERASED]);

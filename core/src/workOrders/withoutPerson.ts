@@ -30,10 +30,12 @@ export function workOrderWithoutPerson(state: WorkOrderState): WorkOrderState {
   };
 }
 
-function approvalWithoutPerson({ phone: _phone, needsAlso, answers, ...approval }: Approval): Approval {
+function approvalWithoutPerson({ phone: _phone, needsAlso, shown, answers, ...approval }: Approval): Approval {
   return {
     ...{ ...approval, name: ERASED, signature: [] },
     ...(needsAlso === undefined ? {} : { needsAlso: ERASED }),
+    // A digest without a salt would let what was found be tried out; that there was one stays.
+    ...(shown === undefined ? {} : { shown: ERASED }),
     answers: answers.map(({ reason: _why, ...answer }) => answer),
   };
 }

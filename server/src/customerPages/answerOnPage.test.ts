@@ -114,6 +114,9 @@ describe("an answer on the page", () => {
     );
     expect(copy).toMatchObject({ facts: { totalCents }, person: { name: "Juno Aldaine", signature: STROKES } });
     expect(JSON.stringify(copy)).not.toMatch(/cost|wage|markup|margin/i);
+    // What we read of it is no words of theirs, and what guards it stays where it is kept.
+    expect(JSON.stringify(after.body.orders[0]?.words)).not.toContain("Signed, ");
+    expect(JSON.stringify((await odile.get(`/api/work-orders/${on.orderId}/agreed`)).body)).not.toContain("salts");
   }); // prettier-ignore
 
   it("sent again after its answer was lost, it is given once", async () => {
@@ -254,6 +257,11 @@ describe("a time at once", () => {
     expect(first.body.orders[0]?.visits.some(({ startsAt }) => startsAt === time?.startsAt)).toBe(true);
     expect((await book(one, time, commandId)).status).toBe(200);
     expect((await book(two, time)).body.code).toBe("ask/time-gone");
+    // Two at one moment, each with an id of its own, for two times: one visit.
+    const [early, late] = await times(two);
+    const both = await Promise.all([book(two, early), book(two, late)]);
+    expect(both.filter(({ status }) => status === 200)).toHaveLength(1);
+    expect(await ask(`select 1 from visit_work_orders where work_order_id = '${two.orderId}'`)).toHaveLength(2);
     expect((await book(one, time)).body.code).toBe("ask/time-gone");
     expect(await ask(`select 1 from visit_work_orders where work_order_id = '${one.orderId}'`)).toHaveLength(2);
   });

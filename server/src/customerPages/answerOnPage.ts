@@ -10,8 +10,8 @@ import {
 import type { PageOrder, customerPageRoutes } from "@mechanon/contract";
 import type { Sequelize, Transaction } from "sequelize";
 import type { z } from "zod";
+import { isDone } from "../commands/isDone";
 import { findCustomer } from "../customers/service";
-import { askPrepared } from "../db/askPrepared";
 import { AppError } from "../errors/appError";
 import { Message } from "../messages/model";
 import { tellOfMessage } from "../messages/tellOfMessage";
@@ -114,14 +114,6 @@ async function lookingAgain(
       if (!(error instanceof WrittenMeanwhile) || tries === MOST_TRIES) throw error;
     }
   }
-}
-
-async function isDone(db: Sequelize, businessId: string, commandId: string): Promise<boolean> {
-  const known = await askPrepared(db, "select 1 from command_ids where business_id = $1 and id = $2", [
-    businessId,
-    commandId,
-  ]);
-  return known.length > 0;
 }
 
 /** It lands where what customers write lands, and every device hears of it. */

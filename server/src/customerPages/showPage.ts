@@ -4,6 +4,7 @@ import {
   carFactsOf,
   changeUntil,
   checkedBefore,
+  closedWithoutSale,
   dayOf,
   digestOf,
   orderBefore,
@@ -49,7 +50,9 @@ const MOST_ORDERS = 40;
 /** What was written to and fro, of messages `m`: words of people, not what is told by itself. */
 const WORDS_JSON = `coalesce(json_agg(json_build_object('id', m.id, 'isOurs', not m.is_incoming, 'text', m.text,
   'at', iso(m.created_at)) order by m.created_at), '[]')`;
-const IS_WORDS = `m.kind is null and m.text <> '' and m.status not in ('asks', 'dropped')`;
+/** What we read of an answer is no words of theirs: they see the answer itself. */
+const IS_WORDS = `m.kind is null and m.text <> '' and m.status not in ('asks', 'dropped')
+  and not exists (select from agreed_copies a where a.business_id = m.business_id and a.agreed_id = m.id)`;
 
 const ORDERS = `
   select w.id, w.number, w.state, iso(w.opened_at) as "openedAt", to_jsonb(car) as vehicle,
@@ -201,7 +204,9 @@ function orderSeen(
   const today = dayOf(now.toISOString(), timeZone);
   const hasEndedQuote = state.validUntil ? state.validUntil < today : false;
   const shown =
-    isShown && !state.noSale && !hasEndedQuote ? shownQuoteOf(state, { ...by, language, checksums, terms: "" }) : null;
+    isShown && !closedWithoutSale(state) && !hasEndedQuote
+      ? shownQuoteOf(state, { ...by, language, checksums, terms: "" })
+      : null;
   const isAsked = shown?.jobs.some(({ isDone, answer }) => !isDone && answer !== "yes") ?? false;
   const isRunning = visits.some(({ visit }) => ["booked", "driving", "onSite"].includes(visitStanding(visit)));
   const isOnSite = visits.some(({ visit }) => visitStanding(visit) === "onSite");

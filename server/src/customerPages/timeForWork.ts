@@ -9,7 +9,6 @@ import {
   visitStanding,
   type AskedTime,
   type Place,
-  type TimeOffer,
   type WorkOrderState,
 } from "@mechanon/core";
 import { DateTime } from "luxon";
@@ -21,10 +20,12 @@ import { AppError } from "../errors/appError";
 import { OutsideError } from "../outside/http";
 import { heldForOthers, type Holder } from "../schedule/heldTimes";
 import { timesFor, travelFor } from "../schedule/offeredTimes";
+import { timesApart } from "../schedule/timesApart";
 import type { Deps } from "../scope";
 import { listSuppliers } from "../sourcing/suppliers";
 import { runVisitCommands } from "../visits/service";
 import { findWorkOrder } from "../workOrders/service";
+import { isDone } from "../commands/isDone";
 import { customersScope } from "./customersScope";
 import type { FoundPage } from "./findPage";
 import { requireShown } from "./shown";
@@ -32,12 +33,11 @@ import { requireShown } from "./shown";
 type TimeDeps = Pick<Deps, "db" | "rules" | "outside" | "config">;
 
 const DAYS_LOOKED = 14;
-const MOST_TIMES = 9;
 /** Nobody is sent where the answer was hardly read. */
 const LEAD_HOURS = 2;
 /** Where nothing tells how long it takes. */
 const USUAL_MINUTES = 60;
-/** A visit booked here has an id of its own, the same however often the booking is sent. */
+/** The next visit of a work order has one id, whoever books it here: of two at one moment one is refused. */
 const BOOKED = "01900000-0000-7000-8000-626f6f6b6564";
 
 /** Times at which somebody can do what was agreed, with its parts there; none where nobody can say when those are. */
@@ -71,7 +71,7 @@ export async function timesForWork(deps: TimeDeps, page: FoundPage, workOrderId:
     const taken = await heldForOthers(db, holder, transaction);
     return timesFor(looking, where, wanted, { travel, taken }, transaction);
   });
-  return apart(offers).map(({ mechanicId, startsAt, endsAt }) => ({ mechanicId, startsAt, endsAt }));
+  return timesApart(offers, timeZone);
 }
 
 /** Takes one of those times. @throws {AppError} `ask/time-gone`. */
@@ -82,10 +82,10 @@ export async function bookOnPage(
   { commandId, time }: { commandId: string; time: AskedTime },
 ): Promise<void> {
   await requireShown(deps.db, page, workOrderId);
-  const visitId = uuidOf(commandId, BOOKED);
-  const visits = await visitsOf(deps, page.businessId, workOrderId);
   // Sent once more after the answer was lost.
-  if (visits.some(({ id }) => id === visitId)) return;
+  if (await isDone(deps.db, page.businessId, commandId)) return;
+  const visits = await visitsOf(deps, page.businessId, workOrderId);
+  const visitId = uuidOf(`${workOrderId}/${visits.length}`, BOOKED);
   const offered = await timesForWork(deps, page, workOrderId);
   const isOffered = offered.some(
     ({ mechanicId, startsAt, endsAt }) =>
@@ -106,18 +106,6 @@ export async function bookOnPage(
     },
   ]);
   if (outcomes.some(({ outcome }) => outcome === "refused")) throw gone();
-}
-
-/** Of each half of a day the first, so that there is something to choose from. */
-function apart(offers: readonly TimeOffer[]): TimeOffer[] {
-  const seen = new Set<string>();
-  return offers
-    .filter(({ date }) => {
-      if (seen.has(date)) return false;
-      seen.add(date);
-      return true;
-    })
-    .slice(0, MOST_TIMES);
 }
 
 async function visitsOf({ db }: Pick<Deps, "db">, businessId: string, workOrderId: string) {

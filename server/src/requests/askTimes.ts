@@ -1,5 +1,4 @@
 import {
-  minuteOfDay,
   needsOfVisit,
   nothingArranged,
   workOfRequest,
@@ -15,14 +14,12 @@ import { askPrepared } from "../db/askPrepared";
 import { AppError } from "../errors/appError";
 import { heldForOthers, holdTimes, isTaken, startHolding, type Holder } from "../schedule/heldTimes";
 import { timesFor, travelFor } from "../schedule/offeredTimes";
+import { timesApart } from "../schedule/timesApart";
 import type { Deps } from "../scope";
 
 const DAYS_LOOKED = 14;
-/** More are nobody's to choose from. */
-const MOST_TIMES = 9;
 /** Nobody is sent where the request was hardly read. */
 const LEAD_HOURS = 2;
-const NOON_MINUTE = 12 * 60;
 /** Where nothing tells how long it takes. */
 const USUAL_MINUTES = 60;
 
@@ -57,16 +54,7 @@ export async function askTimes(
   heldFor: string,
 ): Promise<AskedTime[]> {
   const { timeZone } = await deps.rules.now(businessId);
-  const offers = await offersFor(deps, businessId, wanted, heldFor);
-  const apart: TimeOffer[] = [];
-  const seen = new Set<string>();
-  for (const offer of offers) {
-    const half = `${offer.date} ${minuteOfDay(offer.startsAt, timeZone) < NOON_MINUTE ? "early" : "late"}`;
-    if (seen.has(half)) continue;
-    seen.add(half);
-    apart.push(offer);
-  }
-  return apart.slice(0, MOST_TIMES).map(({ mechanicId, startsAt, endsAt }) => ({ mechanicId, startsAt, endsAt }));
+  return timesApart(await offersFor(deps, businessId, wanted, heldFor), timeZone);
 }
 
 async function offersFor(
