@@ -219,6 +219,7 @@ describe("the table of routes", () => {
         "openReceipt",
         "openReceiptPdf",
         "openapi",
+        "pageLogo",
         "pagePhoto",
         "pageTimes",
         "pickOffered",

@@ -217,6 +217,21 @@ export { CALL_OFF_REASONS, type CallOffReason } from "./visits/calledOff";
 export { withKnownPlace } from "./visits/knownOfPlace";
 export { isLateCallOff } from "./visits/isLateCallOff";
 export { USUAL_VISITS, visitSettings, type CallRule, type VisitSettings } from "./visits/visitSettings";
+export { arrangedLine, QUESTION_WORDS } from "./visits/arrangedWords";
+export { PAPERS, type Paper } from "./papers/paper";
+export {
+  MOST_LOGO_BYTES,
+  USUAL_PAPERS,
+  paperSettings,
+  ownersWords,
+  saidIn,
+  type PaperSettings,
+  type OwnersWords,
+} from "./papers/paperSettings";
+export { concernsOnPaper, wordsOnPaper } from "./papers/wordsOnPaper";
+export type { PaperBlock } from "./papers/paperBlock";
+export { quotePaper } from "./papers/quotePaper";
+export { mechanicsSheet, type SheetWith } from "./papers/mechanicsSheet";
 export { countOf } from "./text/countOf";
 export { showCustomer } from "./customers/showCustomer";
 export {
@@ -242,7 +257,7 @@ export { MESSAGE_KINDS, MESSAGE_RULES, SENT_BY_HAND, type MessageKind } from "./
 export { fillTemplate, TEMPLATE_FIELDS, type TemplateValues } from "./messages/template";
 export { textLength } from "./messages/textLength";
 export { replyMeaning } from "./messages/replyMeaning";
-export { LANGUAGES, LANGUAGE_NAMES, language, languageOf, type Language } from "./languages/language";
+export { LANGUAGES, LANGUAGE_NAMES, LOCALES, language, languageOf, type Language } from "./languages/language";
 export { showDateIn, showDayIn, showMomentIn, showTimeIn } from "./languages/momentIn";
 export { creditWords, paymentWords } from "./customerPage/receiptWords";
 export { say, sayFault, type WordValues } from "./customerWords/say";
@@ -287,6 +302,7 @@ export { NO_SALE_REASONS, isSigned, signature, type Approval } from "./approvals
 export { MOST_OTHER_WAYS, wayTitle } from "./quoting/otherWays";
 export { partsThereAt } from "./sourcing/partsThere";
 export { takingBack } from "./work/takeBack";
+export { answerWords } from "./customerPage/answerWords";
 export { shownQuoteOf } from "./customerPage/shownQuoteOf";
 export { askedQuote, jobTotals, quoteTotalCents } from "./quoting/totals";
 export { leastHours } from "./quoting/leastHours";

@@ -5,6 +5,7 @@ import { NEWCOMERS } from "./newcomers";
 import { STREETS } from "./places";
 import { REQUESTS } from "./requests";
 import { MONEY_RULES } from "./quoting";
+import { PAPERS } from "./papers";
 import { STOCK } from "./stock";
 import { INTERVALS } from "./servicing";
 
@@ -16,9 +17,10 @@ export const BUSINESS = {
 
 /** What the demo business has set: the lists of each area, put together; messages are as usual. */
 export const SETTINGS: Omit<BusinessSettings, "messages"> = {
-  versions: { concerns: 1, intervals: 1, newcomers: 1, labor: 1, pay: 1, crew: 1, visits: 1, messages: 1, requests: 1, inspection: 1, pricing: 1, stock: 1 }, // prettier-ignore
+  versions: { concerns: 1, intervals: 1, newcomers: 1, labor: 1, pay: 1, crew: 1, visits: 1, messages: 1, requests: 1, inspection: 1, pricing: 1, stock: 1, papers: 1 }, // prettier-ignore
   crew: [],
   stock: STOCK,
+  papers: PAPERS,
   visits: {
     setUpMinutes: 15,
     callRules: [

@@ -22,7 +22,7 @@ export function createStandins(secret = ""): Express {
   const switches = new Switches();
   const messenger = new Messenger(secret);
   app.use("/objects", faulty(switches, "objects"), objectStore());
-  app.use(express.json(), express.urlencoded({ extended: false }));
+  app.use(express.json({ limit: "2mb" }), express.urlencoded({ extended: false }));
   app.use("/register", faulty(switches, "register"), plateRegister());
   app.use("/suppliers", faulty(switches, "supplier"), suppliers());
   app.use("/terminal", faulty(switches, "terminal"), cardTerminal());

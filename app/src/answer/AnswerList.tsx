@@ -39,6 +39,10 @@ export function AnswerList({ shown, answering, language, found, drawFound, today
   const inOrder = [...open].sort((a, b) => rank(a.pointIds) - rank(b.pointIds));
   return (
     <View style={styles.list}>
+      {shown.words === undefined ? null : <Words>{shown.words}</Words>}
+      {(shown.concerns ?? []).map((concern) => (
+        <Words key={concern} tone="muted">{`“${concern}”`}</Words>
+      ))}
       {inOrder.map((job) => (
         <AnswerJob
           key={job.id}

@@ -5,6 +5,7 @@ import { closedWithoutSale, openJobs } from "@mechanon/core";
 import type { WorkOrderView } from "@mechanon/contract";
 import type { Business } from "../session/useSession";
 import { Button } from "../ui/Button";
+import { FileText } from "../ui/icons";
 import { SPACE } from "../ui/theme";
 import { NoSale } from "./NoSale";
 import { SendQuote } from "./SendQuote";
@@ -33,6 +34,11 @@ export function AskPart({ view, business }: { view: WorkOrderView; business: Bus
           <SendQuote view={view} />
         </>
       ) : null}
+      <Button
+        icon={FileText}
+        label="The quote on paper"
+        onPress={() => router.navigate(`/work/${state.id}/papers/quote`)}
+      />
       <WhatWasAgreed view={view} business={business} />
       <NoSale state={state} />
     </View>

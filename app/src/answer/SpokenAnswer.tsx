@@ -1,6 +1,6 @@
 import { useState } from "react";
 import { StyleSheet, View } from "react-native";
-import { dayOf, showMoney, showPhone } from "@mechanon/core";
+import { answerWords, dayOf, say, showMoney, showPhone } from "@mechanon/core";
 import type { WorkOrderView } from "@mechanon/contract";
 import { useShownHere } from "./useShownHere";
 import type { Business } from "../session/useSession";
@@ -14,7 +14,6 @@ import { SPACE } from "../ui/theme";
 import { Words } from "../ui/Words";
 import { AnswerList } from "./AnswerList";
 import { answersCommand } from "./answersCommand";
-import { readBackWords } from "./readBackWords";
 import { alsoNeeded, signersOf } from "./signFault";
 import { useAnswering } from "./useAnswering";
 
@@ -49,7 +48,7 @@ export function SpokenAnswer({ view, business, onDone }: SpokenAnswerProps) {
   return (
     <View style={[styles.box, { backgroundColor: colors.inset }]} role="group" aria-label="What they told us">
       <Words strong>Read back, and wait for their yes:</Words>
-      <Words testID="read-back">{readBackWords(shown.language, given, sum.totalCents, isAgreeing)}</Words>
+      <Words testID="read-back">{`${answerWords(shown.language, given, sum.totalCents, isAgreeing)} ${say(shown.language, "answer.readRight")}`}</Words>
       {signers.length > 1 ? (
         <Choices
           label="Who told us"

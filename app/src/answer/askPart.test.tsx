@@ -1,10 +1,9 @@
 import { fireEvent, screen } from "@testing-library/react-native";
-import { agreedByAnswer, seal, type WorkOrderState } from "@mechanon/core";
+import { agreedByAnswer, answerWords, seal, type WorkOrderState } from "@mechanon/core";
 import { BUSINESS, fakeServer, givenCommands, resetSync, show } from "../testing/harness";
 import { customerSample, jobSample, LIBRARY_SAMPLE, stateSample, viewSample } from "../testing/samples";
 import { givenWords } from "./agreedWords";
 import { AskPart } from "./AskPart";
-import { readBackWords } from "./readBackWords";
 
 const job = jobSample({ id: "j", title: "Wiper blades", answer: null, lines: LIBRARY_SAMPLE[0]?.lines ?? [] });
 const draw = (over: Partial<WorkOrderState> = {}, customer = customerSample()): void => {
@@ -39,7 +38,7 @@ it("each job may be answered otherwise, and the words to read back follow", () =
 
 it("is read back in the customer’s language", () => {
   const given = [{ title: "Frenos", answer: "yes" as const, totalCents: 100 }];
-  expect(readBackWords("es", given, 108, true)).toBe("Usted autoriza Frenos, $1.00. Son $1.08 en total, con impuestos. ¿Es correcto?");
+  expect(answerWords("es", given, 108, true)).toBe("Usted autoriza Frenos, $1.00. Son $1.08 en total, con impuestos.");
 }); // prettier-ignore
 
 it("what led to nothing is closed with why, and gone on with", () => {

@@ -3,6 +3,8 @@ import { StyleSheet, View } from "react-native";
 import {
   CALL_QUESTIONS,
   PLACE_QUESTIONS,
+  QUESTION_WORDS,
+  arrangedLine,
   readMoney,
   showMoney,
   type Arranged,
@@ -17,7 +19,6 @@ import { Heading } from "../ui/Heading";
 import { SPACE } from "../ui/theme";
 import { Tick } from "../ui/Tick";
 import { Words } from "../ui/Words";
-import { arrangedLine, QUESTION_WORDS } from "./arrangedWords";
 
 export interface CallQuestionsProps {
   business: Business;

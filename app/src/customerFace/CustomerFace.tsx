@@ -18,6 +18,7 @@ import { SignPart } from "../answer/SignPart";
 import { useAnswering } from "../answer/useAnswering";
 import { errorWords } from "../api/problem";
 import { useBusiness, useMe, type Business } from "../session/useSession";
+import { Logo } from "../papers/Logo";
 import { sendCommand } from "../sync/give";
 import { useLiveChanges } from "../sync/useLiveChanges";
 import { useWorkOrder } from "../sync/useWorkOrder";
@@ -75,6 +76,7 @@ function QuoteToSign({ view, business, onSigned, onBack }: QuoteToSignProps) {
   const { state, customer, vehicle } = view;
   const { shown, found } = useShownHere(view, business);
   const { language } = shown;
+  const { logo } = business.settings.papers;
   const t = (key: WordKey, values?: WordValues): string => say(language, key, values);
   const answering = useAnswering(shown);
   const { sum, isAgreeing, unanswered, given } = answering;
@@ -109,6 +111,7 @@ function QuoteToSign({ view, business, onSigned, onBack }: QuoteToSignProps) {
         )
       }
     >
+      {logo === null ? null : <Logo uri={`data:image/png;base64,${logo}`} name={business.name} />}
       <Heading level={1}>{business.name}</Heading>
       <Words>{[customer?.name, showVehicle(vehicle)].filter(Boolean).join(", ")}</Words>
       <FoundHere

@@ -15,9 +15,13 @@ export const KIND_WORDS: Readonly<Record<MessageKind, string>> = {
   onMyWay: "On my way",
   quoted: "What we found",
   nudge: "Reminder of the quote",
+  answered: "Their answer, said back",
+  takenBack: "What they took back",
+  partsHere: "The parts are here",
   late: "We run late",
   done: "Done",
   receipt: "Receipt",
+  sheet: "Mechanic’s sheet",
 };
 
 const STATES: Readonly<Record<Exclude<Message["status"], "received">, string>> = {

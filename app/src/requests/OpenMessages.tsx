@@ -9,6 +9,8 @@ import { call } from "../api/call";
 import { errorWords } from "../api/problem";
 import { useToday } from "../day/useDay";
 import { KIND_WORDS } from "../messages/messageWords";
+import { SendOrDrop } from "../messages/SendOrDrop";
+import { useDecide } from "../messages/useDecide";
 import { useBusiness } from "../session/useSession";
 import { Button } from "../ui/Button";
 import { useColors } from "../ui/face";
@@ -55,14 +57,7 @@ function OpenMessageRow({ message }: { message: OpenMessage }) {
         {isIncoming ? (
           <Answer message={message} />
         ) : (
-          <>
-            <Button
-              label={status === "failed" ? "Send once more" : "Send"}
-              busy={decide.isPending}
-              onPress={() => decide.mutate("send")}
-            />
-            <Button kind="quiet" label="Do not send" onPress={() => decide.mutate("drop")} />
-          </>
+          <SendOrDrop message={message} of={`${from}, ${kind === null ? "a message" : KIND_WORDS[kind]}`} />
         )}
         {isIncoming ? <Button kind="quiet" label="Seen to" onPress={() => decide.mutate("done")} /> : null}
         {workOrderId === null ? null : (
@@ -76,16 +71,6 @@ function OpenMessageRow({ message }: { message: OpenMessage }) {
 
 function reachOf(recipient: string): string {
   return recipient.startsWith("+") ? showPhone(recipient) : recipient;
-}
-
-/** What is said of a message that waits. */
-function useDecide(id: string) {
-  const queries = useQueryClient();
-  return useMutation({
-    mutationFn: (decision: "send" | "drop" | "done") =>
-      call(routes.decideMessage, { params: { id }, body: { decision } }),
-    onSettled: () => queries.invalidateQueries({ queryKey: ["openMessages"] }),
-  });
 }
 
 /** Writing back, where the reply came from. */

@@ -39,8 +39,10 @@ export function stripOf({ requests, messages, justTaken }: Waiting): {
   const [first] = requests;
   const taken = justTaken[0];
   // One alone says what it is: an answer to a quote, or a question.
-  const [message] = messages;
-  const newest = messages.length === 1 && message?.isIncoming && message.text !== "" ? message : undefined;
+  const incoming = messages.filter(({ isIncoming }) => isIncoming);
+  const [message] = incoming;
+  const newest = incoming.length === 1 && message?.text !== "" ? message : undefined;
+  const others = messages.length - (newest ? 1 : 0);
   const parts = [
     requests.length === 1 && first
       ? `${first.asked.name} asks for a visit: ${wishLine(first)}`
@@ -48,7 +50,7 @@ export function stripOf({ requests, messages, justTaken }: Waiting): {
         ? `${countOf(requests.length, "request")} for a visit`
         : "",
     newest ? `${newest.customerName ?? "A customer"}: ${newest.text}` : "",
-    !newest && messages.length > 0 ? `${countOf(messages.length, "message")} to see to` : "",
+    others > 0 ? `${countOf(others, newest ? "other message" : "message")} to see to` : "",
     requests.length === 0 && taken ? takenLine(taken) : "",
   ].filter((part) => part !== "");
   return {

@@ -56,6 +56,7 @@ export function MeScreen() {
           <Button label="Visits: call-out, calling off, rain" onPress={() => router.navigate("/settings/visits")} />
           <Button label="Customers ask for a visit" onPress={() => router.navigate("/settings/requests")} />
           <Button label="What customers are told" onPress={() => router.navigate("/settings/messages")} />
+          <Button label="Papers: logo, words, terms" onPress={() => router.navigate("/settings/papers")} />
           <Button label="Labor rates" onPress={() => router.navigate("/settings/rates")} />
           {seesCost ? (
             <>

@@ -1,5 +1,6 @@
 import {
   LANGUAGES,
+  USUAL_MESSAGES,
   MESSAGE_KINDS,
   MESSAGE_RULES,
   readTimeOfDay,
@@ -19,12 +20,17 @@ const typedKind = z.object({ rule: z.enum(MESSAGE_RULES), en: typedTemplate, es:
 /** What is typed about messages to customers. */
 export const typedMessages = z.object({
   base: begunFrom,
-  kinds: z.record(z.enum(MESSAGE_KINDS), typedKind),
+  /** Kept by an app that knew fewer kinds, the others are as usual. */
+  kinds: z.preprocess(withAllKinds, z.record(z.enum(MESSAGE_KINDS), typedKind)),
   dayBefore: z.string(),
   late: z.string(),
   nudges: z.string(),
 });
-export type TypedMessages = z.input<typeof typedMessages>;
+export type TypedMessages = z.output<typeof typedMessages>;
+
+function withAllKinds(kept: unknown): unknown {
+  return typeof kept === "object" ? { ...USUAL_MESSAGES.kinds, ...kept } : kept;
+}
 
 const LATE = "a whole number from 5 to 240";
 

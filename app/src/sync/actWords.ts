@@ -6,6 +6,7 @@ const WORK_ORDER: Record<ClientWorkOrderCommand["type"], string> = {
   openWorkOrder: "The new work order",
   changeCustomer: "The change of customer",
   changeVehicle: "The change of car",
+  wordPaper: "Words of a paper",
   addConcern: "A concern",
   removeConcern: "Taking a concern off",
   offerOtherWay: "Another way of a job",

@@ -120,6 +120,7 @@ export function pageOrderSample(over: Partial<PageOrder> = {}): PageOrder {
 
 export function customerPageSample(over: Partial<CustomerPage> = {}): CustomerPage {
   return {
+    hasLogo: false,
     businessName: "Larkhaven Driveway Garage",
     businessPhone: "+13605550100",
     timeZone: "America/Los_Angeles",

@@ -1,5 +1,6 @@
 import {
   USUAL_MESSAGES,
+  USUAL_PAPERS,
   USUAL_REQUESTS,
   USUAL_VISITS,
   NOTHING_SEEN,
@@ -45,9 +46,10 @@ const POINTS_SAMPLE = [
 
 /** Small made-up settings for tests of the app. */
 export const SETTINGS_SAMPLE: BusinessSettings = {
-  versions: { concerns: 1, intervals: 1, newcomers: 1, labor: 1, pay: 1, crew: 1, visits: 1, messages: 1, requests: 1, inspection: 1, pricing: 1, stock: 1 }, // prettier-ignore
+  versions: { concerns: 1, intervals: 1, newcomers: 1, labor: 1, pay: 1, crew: 1, visits: 1, messages: 1, requests: 1, inspection: 1, pricing: 1, stock: 1, papers: 1 }, // prettier-ignore
   crew: [],
   stock: [],
+  papers: USUAL_PAPERS,
   visits: USUAL_VISITS,
   messages: USUAL_MESSAGES,
   requests: USUAL_REQUESTS,

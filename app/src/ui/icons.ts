@@ -28,6 +28,7 @@ export { default as GripVertical } from "lucide-react-native/icons/grip-vertical
 export { default as Phone } from "lucide-react-native/icons/phone";
 export { default as Play } from "lucide-react-native/icons/play";
 export { default as Plus } from "lucide-react-native/icons/plus";
+export { default as Printer } from "lucide-react-native/icons/printer";
 export { default as Search } from "lucide-react-native/icons/search";
 export { default as Smartphone } from "lucide-react-native/icons/smartphone";
 export { default as TriangleAlert } from "lucide-react-native/icons/triangle-alert";

@@ -43,6 +43,7 @@ export function useUnsavedFields<T extends FieldValues, C, R>(
 }
 
 function readKept(kept: unknown, schema: z.ZodType): Record<string, unknown> | null {
-  const fields = typedFields.safeParse(kept);
-  return fields.success && schema.safeParse(kept).success ? fields.data : null;
+  // As its form has it now: what an older app did not know of is filled by the schema.
+  const fields = typedFields.safeParse(schema.safeParse(kept).data);
+  return fields.success ? fields.data : null;
 }

@@ -3,10 +3,12 @@ import { useState } from "react";
 import { StyleSheet, View } from "react-native";
 import { v7 as uuid } from "uuid";
 import { countOf, messageWays, showMoment } from "@mechanon/core";
-import { routes, type WorkOrderView } from "@mechanon/contract";
+import { routes, type Message, type WorkOrderView } from "@mechanon/contract";
 import { call } from "../api/call";
 import { errorWords } from "../api/problem";
 import { useToday } from "../day/useDay";
+import { KIND_WORDS } from "../messages/messageWords";
+import { SendOrDrop } from "../messages/SendOrDrop";
 import { Thread } from "../messages/Thread";
 import { SendQuote } from "../answer/SendQuote";
 import { NeedsSignal } from "../offline/NeedsSignal";
@@ -29,6 +31,8 @@ export const messagesSection: WorkOrderSection = {
   line: ({ view }) => {
     const open = view.messages.filter(({ isIncoming, answeredAt }) => isIncoming && answeredAt === null);
     if (open.length > 0) return `${countOf(open.length, "reply", "replies")} to answer`;
+    const offered = view.messages.filter(({ status }) => status === "asks").length;
+    if (offered > 0) return `${countOf(offered, "message")} to send or not`;
     const failed = view.messages.filter(({ status }) => status === "failed").length;
     if (failed > 0) return `${countOf(failed, "message")} did not arrive`;
     return view.messages.length === 0 ? "Nothing yet" : countOf(view.messages.length, "message");
@@ -48,7 +52,12 @@ export function MessagesSection({ view, business }: WorkOrderSectionProps) {
         <Words>{`They opened their page ${showMoment(pageOpenedAt, business.timeZone, today)}`}</Words>
       ) : null}
       {messages.length === 0 ? <Words tone="muted">Nothing was told or asked yet.</Words> : null}
-      <Thread messages={messages} />
+      <Thread messages={messages.filter(({ status }) => status !== "asks")} />
+      {messages
+        .filter(({ status }) => status === "asks")
+        .map((message) => (
+          <OfferedMessage key={message.id} message={message} onDecided={() => void loadWorkOrder(state.id)} />
+        ))}
       {customer && messageWays(customer).length > 0 ? (
         <>
           <Write view={view} />
@@ -57,6 +66,21 @@ export function MessagesSection({ view, business }: WorkOrderSectionProps) {
       ) : (
         <Words tone="muted">No phone that takes texts and no email is kept of them: call them.</Words>
       )}
+    </View>
+  );
+}
+
+/** What fits what happened, to be sent or not. */
+function OfferedMessage({ message, onDecided }: { message: Message; onDecided: () => void }) {
+  const kind = message.kind === null ? "a message" : KIND_WORDS[message.kind];
+  return (
+    <View style={styles.offered} role="group" aria-label={`Send “${kind}”?`}>
+      <Words strong>{`Send “${kind}”?`}</Words>
+      <Words>{message.text}</Words>
+      <View style={styles.acts}>
+        <SendOrDrop message={message} of={kind} onDecided={onDecided} />
+      </View>
+      <NeedsSignal what="Sending" />
     </View>
   );
 }
@@ -96,4 +120,8 @@ function Write({ view: { state, messages } }: { view: WorkOrderView }) {
   );
 }
 
-const styles = StyleSheet.create({ list: { gap: SPACE.m } });
+const styles = StyleSheet.create({
+  list: { gap: SPACE.m },
+  offered: { gap: SPACE.xs },
+  acts: { flexDirection: "row", flexWrap: "wrap", gap: SPACE.s, alignItems: "center" },
+});

@@ -1,5 +1,6 @@
+import { useRouter } from "expo-router";
 import { StyleSheet, View } from "react-native";
-import { CircleCheck, CircleDashed } from "../ui/icons";
+import { CircleCheck, CircleDashed, FileText } from "../ui/icons";
 import { approvedJobs, countOf, showMoment } from "@mechanon/core";
 import { useToday } from "../day/useDay";
 import { PicturesOf } from "../photos/PicturesOf";
@@ -27,11 +28,25 @@ export const workSection: WorkOrderSection = {
 export function WorkSection({ view, business }: WorkOrderSectionProps) {
   const colors = useColors();
   const today = useToday();
+  const router = useRouter();
   const jobs = approvedJobs(view.state);
+  const sheet = (
+    <Button
+      icon={FileText}
+      label="Mechanic’s sheet"
+      onPress={() => router.navigate(`/work/${view.state.id}/papers/mechanicsSheet`)}
+    />
+  );
   if (jobs.length === 0)
-    return <Words tone="muted">Nothing is agreed yet. Agreed jobs show up here to be finished.</Words>;
+    return (
+      <View style={styles.list}>
+        <Words tone="muted">Nothing is agreed yet. Agreed jobs show up here to be finished.</Words>
+        {sheet}
+      </View>
+    );
   return (
     <View style={styles.list}>
+      {sheet}
       {jobs.map((job) => (
         <View key={job.id} style={styles.row}>
           {job.finishedAt ? (

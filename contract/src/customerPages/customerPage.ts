@@ -132,6 +132,7 @@ export const customerPage = z
   .object({
     businessName: z.string(),
     businessPhone: z.string(),
+    hasLogo: z.boolean().default(false),
     timeZone: z.string(),
     /** Under which the business is asked for a visit; null: nobody can ask now. */
     askSlug: z.string().nullable(),
@@ -292,6 +293,14 @@ export const customerPageRoutes = {
     summary: "A quote that is asked, as a PDF",
     params: visitParams,
     query: z.object({ language: language.optional() }),
+  }),
+  pageLogo: route({
+    method: "get",
+    path: "/api/public/pages/:token/logo",
+    area: "customerPages",
+    open: true,
+    summary: "The logo of the business, as PNG",
+    params,
   }),
   writeOnPage: route({
     method: "post",

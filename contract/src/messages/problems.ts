@@ -4,5 +4,6 @@ export const MESSAGE_PROBLEMS = {
   "message/settled": 409,
   "message/no-way": 409,
   "message/refused": 409,
+  "message/no-reach": 422,
   "messenger/not-known": 401,
 } as const;

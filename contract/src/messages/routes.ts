@@ -4,6 +4,8 @@ import { route } from "../route";
 import { message } from "./message";
 
 const MOST_WORDS = 1000;
+/** As long as an address can be. @see RFC 5321, 4.5.3.1 */
+const reachField = textField(254).min(1, "a phone or an email is needed");
 
 /** A message that waits for somebody of ours, with what it is about. */
 export const openMessage = message
@@ -109,7 +111,21 @@ export const messageRoutes = {
     rate: { most: 60, minutes: 60 },
     summary: "Send the customer what was found and what it would cost; from then on their page shows it",
     params: idParams,
-    body: z.strictObject({ messageId: idField }),
+    body: z.strictObject({
+      messageId: idField,
+      /** A phone or an address; left out: by the way they want. */
+      to: reachField.optional(),
+    }),
+    answer: z.object({}),
+  }),
+  sendSheet: route({
+    method: "post",
+    path: "/api/work-orders/:id/sheet-messages",
+    area: "messages",
+    rate: { most: 60, minutes: 60 },
+    summary: "Send a mechanic their sheet: a link for who is signed in, with the sheet as a PDF where it goes by mail",
+    params: idParams,
+    body: z.strictObject({ messageId: idField, to: reachField }),
     answer: z.object({}),
   }),
   callBackPages: route({

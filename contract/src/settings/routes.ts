@@ -18,6 +18,8 @@ import {
   newcomerSettings,
   ownersInterval,
   crewMember,
+  ownersWords,
+  paperSettings,
   personPay,
   messageSettings,
   requestSettings,
@@ -25,6 +27,7 @@ import {
   wholeOf,
 } from "@mechanon/core";
 import { idField, textField, versionField } from "../fields";
+import { PHOTO_TYPES } from "../photos/photoTypes";
 import { route } from "../route";
 
 export const person = z.object({ id: z.string(), name: z.string(), isMechanic: z.boolean() });
@@ -74,6 +77,9 @@ const concernsBody = z.strictObject({
 const MOST_INSPECTION_BYTES = 1024 * 1024;
 /** Templates of all kinds in both languages, as they were and as they are to be. */
 const MOST_MESSAGES_BYTES = 512 * 1024;
+/** Words and terms in both languages, as they were and as they are to be. */
+const MOST_PAPERS_BYTES = 256 * 1024;
+const MOST_LOGO_FILE_BYTES = 4 * 1024 * 1024;
 
 /** Labor is changed whole: the order of its rates says which stands. */
 const pricingBody = z.strictObject({ version, pricing: itemChanges(pricingSettings, wholeOf, 1) });
@@ -92,6 +98,7 @@ const visitsBody = z.strictObject({ version, visits: itemChanges(visitSettings, 
 
 /** Messages, and what stands about requests, are changed whole. */
 const messagesBody = z.strictObject({ version, messages: itemChanges(messageSettings, wholeOf, 1) });
+const papersBody = z.strictObject({ version, papers: itemChanges(ownersWords, wholeOf, 1) });
 const requestsBody = z.strictObject({ version, requests: itemChanges(requestSettings, wholeOf, 1) });
 
 const inspectionBody = z.strictObject({
@@ -382,6 +389,34 @@ export const settingsRoutes = {
     summary: "Change what customers may ask for by themselves, and on what terms",
     body: requestsBody,
     answer: requestSettings,
+  }),
+  changePapers: route({
+    method: "patch",
+    path: "/api/business/papers",
+    area: "settings",
+    right: "settings",
+    mostBytes: MOST_PAPERS_BYTES,
+    summary: "Change the words and terms of quotes, and the words of mechanic's sheets",
+    body: papersBody,
+    answer: paperSettings,
+  }),
+  keepLogo: route({
+    method: "post",
+    path: "/api/business/logo",
+    area: "settings",
+    right: "settings",
+    rate: { most: 60, minutes: 60 },
+    summary: "Keep a picture as the logo on papers, made small",
+    file: { types: PHOTO_TYPES, mostBytes: MOST_LOGO_FILE_BYTES },
+    answer: paperSettings,
+  }),
+  dropLogo: route({
+    method: "delete",
+    path: "/api/business/logo",
+    area: "settings",
+    right: "settings",
+    summary: "Take the logo off papers",
+    answer: paperSettings,
   }),
   changeReceiptLinks: route({
     method: "patch",

@@ -1,6 +1,8 @@
 import { z } from "zod";
 import { message } from "../messages/message";
 import {
+  LANGUAGES,
+  PAPERS,
   sealedCopy,
   REFUSAL_CODES,
   WAITS,
@@ -162,6 +164,14 @@ export const openWork = z.object({ groups: z.array(openWorkGroup) });
 export type OpenWorkView = z.infer<typeof openWork>;
 
 export const workOrderRoutes = {
+  workOrderPaper: route({
+    method: "get",
+    path: "/api/work-orders/:id/papers/:paper",
+    area: "workOrders",
+    summary: "A quote or a mechanic's sheet, as a PDF",
+    params: idParams.extend({ paper: z.enum(PAPERS) }),
+    query: z.object({ language: z.enum(LANGUAGES).optional() }),
+  }),
   getWorkOrder: route({
     method: "get",
     path: "/api/work-orders/:id",

@@ -33,13 +33,16 @@ export function agreedByAnswer(
     },
     person: {
       ...{ name, signature, phone: phone ?? null, needsAlso: needsAlso ?? null, found: shown?.found ?? [] },
+      ...(shown?.words === undefined ? {} : { words: shown.words }),
+      ...(shown?.concerns === undefined ? {} : { concerns: shown.concerns }),
       reasons: answers.map(({ reason = "" }) => reason),
     },
     photos: shown?.photos ?? [],
   };
 }
 
-function pricesOf({ found: _found, photos: _photos, ...prices }: ShownQuote): NonNullable<Agreed["facts"]["shown"]> {
+/** Without what tells of a person: what was found, shown and said. */
+function pricesOf({ found: _found, photos: _photos, words: _words, concerns: _said, ...prices }: ShownQuote): NonNullable<Agreed["facts"]["shown"]> {
   return prices;
 }
 

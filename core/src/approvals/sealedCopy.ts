@@ -16,7 +16,7 @@ const agreedFacts = z.object({
   way: z.enum(ANSWER_WAYS),
   language: z.enum(LANGUAGES),
   /** Prices, lines, taxes and terms as they were shown; null: nothing was. */
-  shown: shownQuote.omit({ found: true, photos: true }).nullable(),
+  shown: shownQuote.omit({ found: true, photos: true, words: true, concerns: true }).nullable(),
   answers: z.array(
     z.object({
       jobId: z.string(),
@@ -38,6 +38,9 @@ const agreedPerson = z.object({
   needsAlso: z.string().nullable(),
   reasons: z.array(z.string()),
   found: shownQuote.shape.found,
+  /** What the quote opened with, and why they called, as it stood on it. */
+  words: shownQuote.shape.words,
+  concerns: shownQuote.shape.concerns,
 });
 
 /** The photos that were shown, by the checksums of their bytes. */

@@ -85,5 +85,9 @@ export const shownQuote = z.object({
   validUntil: z.iso.date().nullable(),
   /** What stands beneath it: the owner's terms. */
   terms: z.string().max(20_000),
+  /** What it opens with; absent: nothing, or it was shown before there was any. */
+  words: said.optional(),
+  /** Why they called, as it stands on it. */
+  concerns: z.array(said).max(100).optional(),
 });
 export type ShownQuote = z.infer<typeof shownQuote>;

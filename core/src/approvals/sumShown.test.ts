@@ -1,4 +1,5 @@
 import fc from "fast-check";
+import { USUAL_PAPERS } from "../papers/paperSettings";
 import { shownQuoteOf } from "../customerPage/shownQuoteOf";
 import { balanceOf } from "../payments/balance";
 import { someAnswers } from "../testing/someAnswers";
@@ -7,7 +8,7 @@ import { recordAnswers } from "./recordAnswers";
 import { openJobs } from "./standing";
 import { chosenWay, sumShown } from "./sumShown";
 
-const WITH = { points: POINTS, before: [], specs: {}, language: "en" as const, checksums: new Map(), terms: "" };
+const WITH = { points: POINTS, before: [], specs: {}, language: "en" as const, checksums: new Map(), papers: USUAL_PAPERS };
 const CONTEXT = {
   ...{ aggregateId: "order", commandId: "c", at: "2026-11-23T17:00:00.000Z" },
   actor: { id: "me", name: "Me", rights: [] },

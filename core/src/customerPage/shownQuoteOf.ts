@@ -2,7 +2,11 @@ import { yesChange } from "../approvals/yesChange";
 import { standingAnswer } from "../approvals/standing";
 import type { ShownJob, ShownQuote, ShownWay } from "../approvals/shownQuote";
 import type { InspectionSlice } from "../inspection/slice";
+import type { ConcernSlice } from "../concerns/slice";
 import type { Language } from "../languages/language";
+import { saidIn, type PaperSettings } from "../papers/paperSettings";
+import type { PaperSlice } from "../papers/slice";
+import { concernsOnPaper, wordsOnPaper } from "../papers/wordsOnPaper";
 import type { PictureSlice } from "../pictures/slice";
 import { amountOf } from "../quoting/amountOf";
 import { ownPrices, seenNow } from "../quoting/ownPrices";
@@ -15,16 +19,18 @@ export interface ShownWith extends Pick<SeenBy, "points" | "before" | "specs"> {
   language: Language;
   /** SHA-256 of photos that are here, by their ids. */
   checksums: ReadonlyMap<string, string>;
-  /** What stands beneath the quote. */
-  terms: string;
+  /** The owner's words above and beneath it. */
+  papers: PaperSettings;
 }
 
-type Shown = QuoteSlice & InspectionSlice & PictureSlice;
+type Shown = QuoteSlice & InspectionSlice & PictureSlice & ConcernSlice & PaperSlice;
 
 /** A quote as it is put before the customer: what a yes is a yes to. @see shownQuote */
-export function shownQuoteOf(state: Shown, { language, checksums, terms, ...by }: ShownWith): ShownQuote {
+export function shownQuoteOf(state: Shown, { language, checksums, papers, ...by }: ShownWith): ShownQuote {
   const found = foundSeen(state, by);
   const { rules, discounts = [], payers = [], taxExempt } = state;
+  const words = wordsOnPaper(state, "quote", papers, language);
+  const concerns = concernsOnPaper(state, "quote").map(({ text }) => text);
   return {
     version: 1,
     language,
@@ -40,7 +46,9 @@ export function shownQuoteOf(state: Shown, { language, checksums, terms, ...by }
     supplies: rules.pricing.supplies ?? null,
     diagnosisCreditPercent: rules.diagnosisCreditPercent ?? 0,
     validUntil: state.validUntil ?? null,
-    terms,
+    terms: saidIn(papers.terms, language),
+    ...(words === "" ? {} : { words }),
+    ...(concerns.length === 0 ? {} : { concerns }),
   };
 }
 

@@ -241,6 +241,8 @@ export const ENGLISH = {
   "answer.readLater": "You put off {titles}.",
   "answer.readNo": "You decline {titles}.",
   "answer.readTotal": "That is {amount} in all, with taxes.",
+  "answer.tookBack": "You took back your yes to {title}.",
+  "answer.tookBackCosts": "You took back your yes to {title}; {amount} before taxes stays to pay.",
   "answer.readRight": "Is that right?",
 
   "newTime.title": "A new time",

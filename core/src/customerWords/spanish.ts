@@ -243,6 +243,8 @@ export const SPANISH: Record<WordKey, string> = {
   "answer.readLater": "Usted aplaza {titles}.",
   "answer.readNo": "Usted rechaza {titles}.",
   "answer.readTotal": "Son {amount} en total, con impuestos.",
+  "answer.tookBack": "Usted retiró su sí a {title}.",
+  "answer.tookBackCosts": "Usted retiró su sí a {title}; quedan por pagar {amount} sin impuestos.",
   "answer.readRight": "¿Es correcto?",
 
   "newTime.title": "Un nuevo horario",

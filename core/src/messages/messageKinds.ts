@@ -12,14 +12,18 @@ export const MESSAGE_KINDS = [
   "onMyWay",
   "quoted",
   "nudge",
+  "answered",
+  "takenBack",
+  "partsHere",
   "late",
   "done",
   "receipt",
+  "sheet",
 ] as const;
 export type MessageKind = (typeof MESSAGE_KINDS)[number];
 
 /** Those that only go when a person sends them, whatever the rule. */
-export const SENT_BY_HAND = ["newTime", "quoted", "receipt"] as const satisfies readonly MessageKind[];
+export const SENT_BY_HAND = ["newTime", "quoted", "receipt", "sheet"] as const satisfies readonly MessageKind[];
 
 /** Whether a message goes by itself, waits for somebody's yes, or is not written at all. */
 export const MESSAGE_RULES = ["auto", "ask", "never"] as const;

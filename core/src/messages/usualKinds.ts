@@ -159,6 +159,45 @@ export const USUAL_KINDS: Record<MessageKind, MessageKindSettings> = {
       mail: "Hola, {customer}:\n\n¿Pudo ver lo que necesita {car}, {amount} en total? Díganos sí, después o no, o pregunte:\n{link}\n\n{business}, {phone}",
     },
   },
+  answered: {
+    rule: "ask",
+    en: {
+      text: "{business}: thank you for your answer on {car}. {words} {link}",
+      subject: "{car}: your answer",
+      mail: "Hello {customer},\n\nthank you for your answer on {car}. {words}\nYou see it here, and can pick a time where one is open:\n{link}\n\n{business}, {phone}",
+    },
+    es: {
+      text: "{business}: gracias por su respuesta sobre {car}. {words} {link}",
+      subject: "{car}: su respuesta",
+      mail: "Hola, {customer}:\n\nGracias por su respuesta sobre {car}. {words}\nAquí puede verla y elegir un horario si falta:\n{link}\n\n{business}, {phone}",
+    },
+  },
+  takenBack: {
+    rule: "ask",
+    en: {
+      text: "{business}: {words} Questions, or a new answer: {link}",
+      subject: "{car}: what you took back",
+      mail: "Hello {customer},\n\n{words} Questions, or a new answer:\n{link}\n\n{business}, {phone}",
+    },
+    es: {
+      text: "{business}: {words} Preguntas o una nueva respuesta: {link}",
+      subject: "{car}: lo que retiró",
+      mail: "Hola, {customer}:\n\n{words} Preguntas o una nueva respuesta:\n{link}\n\n{business}, {phone}",
+    },
+  },
+  partsHere: {
+    rule: "ask",
+    en: {
+      text: "{business}: the parts for {car} are here. Pick a time for the work: {link}",
+      subject: "The parts for {car} are here",
+      mail: "Hello {customer},\n\nthe parts for {car} are here. Pick a time for the work:\n{link}\n\n{business}, {phone}",
+    },
+    es: {
+      text: "{business}: llegaron las piezas para {car}. Elija un horario para el trabajo: {link}",
+      subject: "Llegaron las piezas para {car}",
+      mail: "Hola, {customer}:\n\nLlegaron las piezas para {car}. Elija un horario para el trabajo:\n{link}\n\n{business}, {phone}",
+    },
+  },
   late: {
     rule: "ask",
     en: {
@@ -196,6 +235,19 @@ export const USUAL_KINDS: Record<MessageKind, MessageKindSettings> = {
       text: "{business}: gracias, {amount} pagados. Su recibo: {link}",
       subject: "Su recibo, {amount}",
       mail: "Hola, {customer}:\n\nGracias, {amount} pagados por {car}. Su recibo:\n{link}\n\n{business}, {phone}",
+    },
+  },
+  sheet: {
+    rule: "auto",
+    en: {
+      text: "{business}: sheet {words}, {customer}, {car}. {link}",
+      subject: "Sheet {words}, {customer}, {car}",
+      mail: "Sheet {words}, {customer}, {car}, as a PDF with this mail, and here for who is signed in:\n{link}\n\n{business}, {phone}",
+    },
+    es: {
+      text: "{business}: hoja {words}, {customer}, {car}. {link}",
+      subject: "Hoja {words}, {customer}, {car}",
+      mail: "Hoja {words}, {customer}, {car}, en PDF con este correo y aquí para quien inició sesión:\n{link}\n\n{business}, {phone}",
     },
   },
 };

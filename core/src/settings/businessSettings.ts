@@ -5,6 +5,7 @@ import { inspectionPoint } from "../inspection/point";
 import { inspectionSheet } from "../inspection/sheet";
 import { upgradeInspection } from "../inspection/upgradeInspection";
 import { USUAL_MESSAGES, messageSettings, upgradeMessages } from "../messages/messageSettings";
+import { USUAL_PAPERS, paperSettings } from "../papers/paperSettings";
 import { knownStreet } from "../places/knownStreet";
 import { USUAL_REQUESTS, requestSettings } from "../requests/requestSettings";
 import { crewMember } from "../schedule/crewMember";
@@ -28,6 +29,7 @@ const listVersions = z.object({
   inspection: version,
   pricing: version,
   stock: version,
+  papers: version,
 });
 export type ListName = keyof z.infer<typeof listVersions>;
 const FIRST_VERSIONS = {
@@ -43,6 +45,7 @@ const FIRST_VERSIONS = {
   inspection: 1,
   pricing: 1,
   stock: 1,
+  papers: 1,
 };
 
 const RECEIPT_LINK_MONTHS = 18;
@@ -71,12 +74,15 @@ export const businessSettings = z.object({
   requests: requestSettings.default(USUAL_REQUESTS),
   /** What is on the vans. */
   stock: z.array(stockItem).default([]),
+  /** What is on papers of the owner's own. */
+  papers: paperSettings.default(USUAL_PAPERS),
   /** How long a receipt can be opened by the link it was sent with. */
   receiptLinkMonths: z.number().int().positive().default(RECEIPT_LINK_MONTHS),
 });
 export type BusinessSettings = z.infer<typeof businessSettings>;
 
-type Newer = "versions" | "receiptLinkMonths" | "crew" | "visits" | "messages" | "requests" | "sheets" | "stock";
+type Newer =
+  "versions" | "receiptLinkMonths" | "crew" | "visits" | "messages" | "requests" | "sheets" | "stock" | "papers";
 type Stored = Omit<BusinessSettings, Newer | "inspection" | "concerns"> &
   Partial<Pick<BusinessSettings, Exclude<Newer, "versions">>> & {
     versions?: Partial<BusinessSettings["versions"]>;
@@ -88,7 +94,7 @@ type Stored = Omit<BusinessSettings, Newer | "inspection" | "concerns"> &
 /** Settings as they were stored, brought forward: a list that had no version yet is at its first. */
 export function upgradeSettings(stored: Stored): BusinessSettings {
   const { versions = {}, receiptLinkMonths = RECEIPT_LINK_MONTHS, crew = [], visits = USUAL_VISITS } = stored;
-  const { messages = USUAL_MESSAGES, requests = USUAL_REQUESTS, stock = [] } = stored;
+  const { messages = USUAL_MESSAGES, requests = USUAL_REQUESTS, stock = [], papers = USUAL_PAPERS } = stored;
   const members = crew.map((member) => crewMember.parse(member));
   return {
     ...stored,
@@ -99,6 +105,7 @@ export function upgradeSettings(stored: Stored): BusinessSettings {
     messages: messageSettings.parse(upgradeMessages(messages)),
     requests,
     stock,
+    papers,
     concerns: stored.concerns.map((phrase) => concernPhrase.parse(phrase)),
     ...upgradeInspection(stored.inspection, stored.sheets),
   };

@@ -41,7 +41,7 @@ it.each([
 
 it("settings of before lists had versions are at their first", () => {
   const { versions: _, receiptLinkMonths: __, ...before } = SETTINGS;
-  const versions = { concerns: 1, intervals: 1, newcomers: 1, labor: 1, pay: 1, crew: 1, visits: 1, messages: 1, requests: 1, inspection: 1, pricing: 1, stock: 1 }; // prettier-ignore
+  const versions = { concerns: 1, intervals: 1, newcomers: 1, labor: 1, pay: 1, crew: 1, visits: 1, messages: 1, requests: 1, inspection: 1, pricing: 1, stock: 1, papers: 1 }; // prettier-ignore
   expect(upgradeSettings(before)).toEqual({ ...before, versions, receiptLinkMonths: 18 });
   expect(upgradeSettings(SETTINGS)).toEqual(SETTINGS);
 });

@@ -7,6 +7,7 @@ import { inspectionSheet } from "../inspection/sheet";
 import type { BusinessSettings } from "../settings/businessSettings";
 import { nothingArranged } from "../visits/arranged";
 import { VISIT_VERSION, type VisitState } from "../visits/state";
+import { USUAL_PAPERS } from "../papers/paperSettings";
 import { USUAL_MESSAGES } from "../messages/messageSettings";
 import { USUAL_REQUESTS } from "../requests/requestSettings";
 import { USUAL_VISITS } from "../visits/visitSettings";
@@ -67,9 +68,11 @@ export const SETTINGS: BusinessSettings = {
     inspection: 1,
     pricing: 1,
     stock: 1,
+    papers: 1,
   },
   crew: [],
   stock: [],
+  papers: USUAL_PAPERS,
   visits: USUAL_VISITS,
   messages: USUAL_MESSAGES,
   requests: USUAL_REQUESTS,

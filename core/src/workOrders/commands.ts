@@ -6,6 +6,7 @@ import { concernRules } from "../concerns/commands";
 import type { CommandRule } from "../commands/rule";
 import { conflictRules } from "../conflicts/commands";
 import { inspectionRules } from "../inspection/commands";
+import { paperRules } from "../papers/commands";
 import { paymentRules } from "../payments/commands";
 import { pictureRules } from "../pictures/commands";
 import { quotingRules } from "../quoting/commands";
@@ -27,6 +28,7 @@ export const workOrderRules = {
   ...troubleCodeRules,
   ...quotingRules,
   ...approvalRules,
+  ...paperRules,
   ...sourcingRules,
   ...workRules,
   ...paymentRules,

@@ -4,6 +4,7 @@ import { approvalSlice } from "../approvals/slice";
 import { concernSlice } from "../concerns/slice";
 import { conflictSlice } from "../conflicts/slice";
 import { inspectionSlice } from "../inspection/slice";
+import { paperSlice } from "../papers/slice";
 import { paymentSlice } from "../payments/slice";
 import { pictureSlice } from "../pictures/slice";
 import { quoteSlice } from "../quoting/slice";
@@ -30,6 +31,7 @@ export const workOrderState = z.object({
   ...troubleCodeSlice.shape,
   ...quoteSlice.shape,
   ...approvalSlice.shape,
+  ...paperSlice.shape,
   ...sourcingSlice.shape,
   ...paymentSlice.shape,
   ...conflictSlice.shape,

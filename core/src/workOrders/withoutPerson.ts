@@ -11,7 +11,7 @@ export const ERASED = "Erased";
  * A work order as its bill has to be kept when the customer is erased: what was done and paid, without names,
  * signatures, their own words, notes and photos.
  */
-export function workOrderWithoutPerson(state: WorkOrderState): WorkOrderState {
+export function workOrderWithoutPerson({ paperWordings: _theirs, ...state }: WorkOrderState): WorkOrderState {
   return {
     ...state,
     concerns: state.concerns.map(withoutWords),

@@ -106,7 +106,7 @@ describe("an answer on the page", () => {
     ]);
     expect(sheet.state.jobs[1]).toMatchObject({ answer: { value: "later", askOn: "2027-03-01" } });
     const open = (await odile.get<{ messages: OpenMessage[] }>("/api/messages")).body.messages;
-    expect(open.find(({ workOrderId }) => workOrderId === on.orderId)?.text).toBe(
+    expect(open.find(({ workOrderId, isIncoming }) => isIncoming && workOrderId === on.orderId)?.text).toBe(
       `Yes to Job 1. Later to Job 2. $${(totalCents / 100).toFixed(2)}. Signed, Juno Aldaine`,
     );
     const [copy] = await ask<{ facts: { shown: object; totalCents: number }; person: { name: string } }>(

@@ -1,9 +1,10 @@
+import { quotePaper, say } from "@mechanon/core";
 import { routes, type CustomerPage } from "@mechanon/contract";
 import type { Request, Response } from "express";
 import type { Mounting } from "../http/mount";
 import { AppError } from "../errors/appError";
 import { foundPdf } from "../paper/foundPdf";
-import { quotePdf } from "../paper/quotePdf";
+import { paperPdf } from "../paper/paperPdf";
 import { findPhotos, findSmallPhoto } from "../photos/photos";
 import { sendMedia } from "../photos/sendMedia";
 import { withdrawRequest } from "../requests/answerRequest";
@@ -90,12 +91,28 @@ export function customerPageRoutes(mounting: Mounting, deps: Deps): void {
   );
   mounting.open(routes.quotePdf, async ({ req, res, params, query }) =>
     forPage(req, params.token, async (page) => {
-      const { orders, businessName, businessPhone, language } = await showPage(deps, page, new Date());
+      const { orders, businessName, businessPhone, language: theirs } = await showPage(deps, page, new Date());
       const order = orders.find(({ id }) => id === params.id);
       if (!order?.asked) throw notShown();
-      const of = { businessName, businessPhone, car: order.car, number: order.number, shown: order.asked.shown };
-      const pdf = await quotePdf({ ...of, language: query.language ?? language });
+      const language = query.language ?? theirs;
+      const { logo } = (await deps.rules.now(page.businessId)).settings.papers;
+      const of = { businessName, businessPhone, car: order.car, number: order.number };
+      const blocks = quotePaper(order.asked.shown, of, language);
+      const pdf = await paperPdf({
+        title: say(language, "answer.title"),
+        author: businessName,
+        language,
+        logo,
+        blocks,
+      });
       res.type("application/pdf").set("Content-Disposition", 'inline; filename="quote.pdf"').send(pdf);
+    }),
+  );
+  mounting.open(routes.pageLogo, async ({ req, res, params }) =>
+    forPage(req, params.token, async (page) => {
+      const { logo } = (await deps.rules.now(page.businessId)).settings.papers;
+      if (logo === null) throw new AppError("photo/not-found", "There is no logo. The name stands on the page.");
+      res.type("image/png").set("Cache-Control", "private, max-age=3600").send(Buffer.from(logo, "base64"));
     }),
   );
   mounting.open(routes.writeOnPage, async ({ req, params, body }) =>

@@ -104,6 +104,7 @@ export async function showPage(
   return {
     businessName,
     businessPhone: settings.phone,
+    hasLogo: settings.papers.logo !== null,
     timeZone,
     askSlug: settings.requests.isOpen ? await slugOf(db, businessId) : null,
     language: spoken,
@@ -205,7 +206,7 @@ function orderSeen(
   const hasEndedQuote = state.validUntil ? state.validUntil < today : false;
   const shown =
     isShown && !closedWithoutSale(state) && !hasEndedQuote
-      ? shownQuoteOf(state, { ...by, language, checksums, terms: "" })
+      ? shownQuoteOf(state, { ...by, language, checksums, papers: settings.papers })
       : null;
   const isAsked = shown?.jobs.some(({ isDone, answer }) => !isDone && answer !== "yes") ?? false;
   const isRunning = visits.some(({ visit }) => ["booked", "driving", "onSite"].includes(visitStanding(visit)));

@@ -6,7 +6,7 @@ import {
   type InferCreationAttributes,
   type Sequelize,
 } from "sequelize";
-import type { MessageKind } from "@mechanon/core";
+import type { MessageKind, Paper } from "@mechanon/core";
 import type { MessageStatus } from "@mechanon/contract";
 import { key, no, none, text, now } from "../db/columns";
 import { tenant } from "../db/tenantModel";
@@ -30,6 +30,8 @@ export class Message extends Model<InferAttributes<Message>, InferCreationAttrib
   declare lastError: CreationOptional<string | null>;
   declare createdAt: CreationOptional<Date>;
   declare sentAt: CreationOptional<Date | null>;
+  /** The paper a mail brings along. */
+  declare attaches: CreationOptional<Paper | null>;
   /** How often it was sent once more. */
   declare attempt: CreationOptional<number>;
   declare deliveredAt: CreationOptional<Date | null>;
@@ -54,6 +56,7 @@ export function defineMessages(sequelize: Sequelize): void {
     lastError: DataTypes.TEXT,
     createdAt: now(),
     sentAt: DataTypes.DATE,
+    attaches: DataTypes.TEXT,
     attempt: none(),
     deliveredAt: DataTypes.DATE,
     answeredAt: DataTypes.DATE,

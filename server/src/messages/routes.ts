@@ -8,6 +8,7 @@ import { decideMessage } from "./decideMessage";
 import { hearMessenger, requireMessenger } from "./hearMessenger";
 import { openMessages } from "./openMessages";
 import { sendQuote } from "./sendQuote";
+import { sendSheet } from "./sendSheet";
 import { answerReply, writeMessage } from "./writeMessage";
 
 export function messageRoutes(mounting: Mounting, deps: Deps): void {
@@ -26,7 +27,11 @@ export function messageRoutes(mounting: Mounting, deps: Deps): void {
     return {};
   });
   mounting.route(routes.sendQuote, async ({ scope, params, body }) => {
-    await sendQuote(deps, scope, params.id, body.messageId);
+    await sendQuote(deps, scope, params.id, body);
+    return {};
+  });
+  mounting.route(routes.sendSheet, async ({ scope, params, body }) => {
+    await sendSheet(deps, scope, params.id, body);
     return {};
   });
   mounting.route(routes.callBackPages, async ({ scope, params }) => {

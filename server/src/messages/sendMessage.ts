@@ -2,7 +2,10 @@ import { mayMail, mayText, upgradeDetails, type CustomerDetails } from "@mechano
 import type { Sequelize } from "sequelize";
 import { z } from "zod";
 import { askPrepared } from "../db/askPrepared";
+import { paperPdf } from "../paper/paperPdf";
+import { workOrderPaper } from "../paper/workOrderPaper";
 import type { Deps } from "../scope";
+import type { Outgoing } from "../outside/messenger/port";
 import { Message } from "./model";
 import { tellOfMessage } from "./tellOfMessage";
 
@@ -13,7 +16,7 @@ export const messagePayload = z.object({ businessId: z.string(), messageId: z.st
  * @throws {OutsideError} when the messenger does not take it, so that the queue tries again.
  */
 export async function sendMessage(
-  { db, outside }: Pick<Deps, "db" | "outside">,
+  { db, rules, outside }: Pick<Deps, "db" | "rules" | "outside">,
   { businessId, messageId: id }: z.infer<typeof messagePayload>,
 ): Promise<void> {
   const message = await Message.findOne({ where: { businessId, id } });
@@ -27,8 +30,9 @@ export async function sendMessage(
   }
   const { recipient: to, subject, text } = message;
   const channel = message.channel === "mail" ? "mail" : "text";
+  const attachment = await attachmentOf({ db, rules }, message);
   try {
-    await outside.messenger.send(keyOf(message), { channel, to, subject: subject ?? null, text });
+    await outside.messenger.send(keyOf(message), { channel, to, subject: subject ?? null, text, attachment });
   } catch (error) {
     await message.update({ lastError: "The message service does not answer; it is tried again." });
     throw error;
@@ -41,6 +45,16 @@ export async function sendMessage(
     );
     if (sent > 0) await tellOfMessage(db, message, transaction);
   });
+}
+
+/** The paper a mail brings along, as it is now. */
+async function attachmentOf(
+  deps: Pick<Deps, "db" | "rules">,
+  { businessId, workOrderId, attaches }: Message,
+): Promise<Outgoing["attachment"]> {
+  if (!attaches || workOrderId === null) return null;
+  const paper = await workOrderPaper(deps, { businessId }, workOrderId, attaches);
+  return { name: paper.fileName, type: "application/pdf", base64: (await paperPdf(paper)).toString("base64") };
 }
 
 /** Under which the message service has it: once for each time somebody wants it sent. */

@@ -5,18 +5,20 @@ import { AppError } from "../errors/appError";
 import type { Deps, Scope } from "../scope";
 import { findVehicle } from "../vehicles/service";
 import { findWorkOrder } from "../workOrders/service";
+import { readReach } from "./readReach";
 import { tellCustomer } from "./tellCustomer";
 
 /**
- * Sends a customer what was found on their car and what it would cost; from then on their page shows it. The same message
- * id goes out once.
- * @throws {AppError} `message/no-way`.
+ * Sends a customer what was found on their car and what it would cost, with the quote as a PDF where it goes by mail; from
+ * then on their page shows it. The same message id goes out once.
+ * @param to - a phone or an address, as typed; left out: by the way they want.
+ * @throws {AppError} `message/no-way`, `message/no-reach`.
  */
 export async function sendQuote(
   deps: Pick<Deps, "db" | "rules" | "config">,
   scope: Scope,
   workOrderId: string,
-  messageId: string,
+  { messageId, to }: { messageId: string; to?: string | undefined },
 ): Promise<void> {
   const { customerId, vehicleId, state } = await findWorkOrder(scope, workOrderId);
   const noWay = new AppError(
@@ -37,6 +39,8 @@ export async function sendQuote(
         told: { name, ...upgradeDetails(details) },
         about: { workOrderId, customerId: id },
         values: { car: vehicle ? showVehicle(vehicle) : "", amount: showMoney(quoteTotalCents(state)) },
+        attaches: "quote",
+        ...(to === undefined ? {} : { ways: [readReach(to)] }),
         isByHand: true,
       },
       transaction,

@@ -1,4 +1,4 @@
-import type { MessageKind } from "@mechanon/core";
+import type { MessageKind, Paper } from "@mechanon/core";
 import type { Sequelize, Transaction } from "sequelize";
 import { askPrepared } from "../db/askPrepared";
 import type { Scope } from "../scope";
@@ -24,6 +24,8 @@ export interface NewMessage extends MessageAbout {
   /** Of a mail. */
   subject: string | null;
   text: string;
+  /** The paper a mail brings along. */
+  attaches?: Paper | null;
   /** It waits for somebody's yes. */
   asksFirst?: boolean;
 }
@@ -31,8 +33,8 @@ export interface NewMessage extends MessageAbout {
 const QUEUE = `
   with kept as (
     insert into messages (business_id, id, work_order_id, customer_id, request_id, visit_id, kind, channel, recipient,
-      subject, text, status)
-    values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12) on conflict do nothing returning id, status
+      subject, text, status, attaches)
+    values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13) on conflict do nothing returning id, status
   )
   select case when kept.status = 'waiting' then queue_job('${SEND_MESSAGE_TASK}',
     json_build_object('businessId', $1::text, 'messageId', kept.id::text), job_key => $1::text || '/' || kept.id::text) end
@@ -51,7 +53,8 @@ export async function queueMessage(
   const { id, workOrderId, customerId, requestId = null, visitId = null, kind, channel, recipient } = message;
   const status = message.asksFirst ? "asks" : "waiting";
   const about = [workOrderId, customerId, requestId, visitId, kind];
-  const values = [businessId, id, ...about, channel, recipient, message.subject, message.text, status];
+  const attaches = channel === "mail" ? (message.attaches ?? null) : null;
+  const values = [businessId, id, ...about, channel, recipient, message.subject, message.text, status, attaches];
   return (await askPrepared(db, QUEUE, values, transaction)).length > 0;
 }
 

@@ -1,4 +1,11 @@
-import { messageWays, type CustomerDetails, type MessageKind, type TemplateValues } from "@mechanon/core";
+import {
+  messageWays,
+  type CustomerDetails,
+  type MessageKind,
+  type MessageWay,
+  type Paper,
+  type TemplateValues,
+} from "@mechanon/core";
 import type { Transaction } from "sequelize";
 import { v5 as uuidOf } from "uuid";
 import { pageLink } from "../customerPages/pageLinks";
@@ -39,6 +46,10 @@ export interface Telling {
   isByHand?: boolean;
   /** Of one that goes by one way only: under this id. */
   messageId?: string;
+  /** By which ways; left out: those they want. */
+  ways?: readonly MessageWay[];
+  /** The paper a mail brings along. */
+  attaches?: Paper;
 }
 
 /**
@@ -49,13 +60,13 @@ export interface Telling {
 export async function tellCustomer(
   deps: TellDeps,
   { businessId }: Pick<Scope, "businessId">,
-  { kind, key, told, about, values, link, isByHand = false, messageId }: Telling,
+  { kind, key, told, about, values, link, isByHand = false, messageId, attaches, ...telling }: Telling,
   transaction: Transaction,
 ): Promise<number> {
   if (deps.isQuiet) return 0;
   const rules = deps.rulesNow ?? (await deps.rules.now(businessId, transaction));
   const { rule } = rules.settings.messages.kinds[kind];
-  const ways = messageWays(told);
+  const ways = telling.ways ?? messageWays(told);
   if ((rule === "never" && !isByHand) || ways.length === 0) return 0;
   const { workOrderId, requestId = null, customerId } = about;
   const linkFor = { workOrderId, requestId: workOrderId === null ? requestId : null, customerId };
@@ -70,6 +81,7 @@ export async function tellCustomer(
       channel,
       recipient,
       ...compose(rules, kind, told, channel, filled),
+      attaches: attaches ?? null,
       asksFirst: rule === "ask" && !isByHand,
     };
     if (await queueMessage(deps.db, { businessId }, message, transaction)) queued += 1;

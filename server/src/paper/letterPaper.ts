@@ -1,3 +1,4 @@
+import { LOCALES, type Language } from "@mechanon/core";
 import PDFDocument from "pdfkit";
 
 const REGULAR =
@@ -24,12 +25,12 @@ export interface LetterPaper {
 }
 
 /** Letter paper with the app's own font, its text selectable. */
-export function letterPaper(title: string, author: string): LetterPaper {
+export function letterPaper(title: string, author: string, language: Language = "en"): LetterPaper {
   const doc = new PDFDocument({
     size: "LETTER",
     margin: MARGIN,
     info: { Title: title, Author: author },
-    lang: "en-US",
+    lang: LOCALES[language],
   });
   const done = collect(doc);
   doc.registerFont("regular", REGULAR).registerFont("bold", BOLD);

@@ -10,6 +10,7 @@ import { listSuppliers } from "../sourcing/suppliers";
 import { changeLibraryJobs, keepLibraryJob, libraryChanges, removeLibraryJob, undoLibraryChange } from "./library";
 import { bringInLibrary, libraryFile, libraryTable } from "./libraryFile";
 import { libraryUsage } from "./libraryUsage";
+import { readLogo } from "./readLogo";
 import { newcomerReport } from "./newcomerReport";
 import {
   changeConcerns,
@@ -21,7 +22,9 @@ import {
   changePay,
   changePricing,
   changeReceiptLinks,
+  changeLogo,
   changeMessages,
+  changePapers,
   changeRequests,
   changeStock,
   changeVisits,
@@ -101,6 +104,9 @@ export function settingsRoutes(mounting: Mounting, { config, db, rules }: Deps):
   mounting.route(routes.changePay, ({ scope, body }) => changePay(db, scope, body));
   mounting.route(routes.changeVisits, ({ scope, body }) => changeVisits(db, scope.businessId, body));
   mounting.route(routes.changeMessages, ({ scope, body }) => changeMessages(db, scope.businessId, body));
+  mounting.route(routes.changePapers, ({ scope, body }) => changePapers(db, scope.businessId, body));
+  mounting.route(routes.keepLogo, async ({ scope, file }) => changeLogo(db, scope.businessId, await readLogo(file)));
+  mounting.route(routes.dropLogo, ({ scope }) => changeLogo(db, scope.businessId, null));
   mounting.route(routes.changeRequests, ({ scope, body }) => changeRequests(db, scope.businessId, body));
   mounting.route(routes.changeCrew, ({ scope, body }) => changeCrew(db, scope.businessId, body));
   mounting.route(routes.changeReceiptLinks, ({ scope, body }) => changeReceiptLinks(db, scope.businessId, body.months));

@@ -21,6 +21,8 @@ import {
   type PersonPay,
   type PricingSettings,
   type MessageSettings,
+  type OwnersWords,
+  type PaperSettings,
   type RequestSettings,
   type VisitSettings,
 } from "@mechanon/core";
@@ -270,6 +272,30 @@ export async function changeNewcomers(
     };
   });
   return newcomers;
+}
+
+/**
+ * Changes the owner's words and terms on papers.
+ * @throws {AppError} as `changeConcerns`.
+ */
+export async function changePapers(
+  db: Sequelize,
+  businessId: string,
+  { version, papers: changes }: BodyOf<typeof routes.changePapers>,
+): Promise<PaperSettings> {
+  const { papers } = await changeList(db, businessId, "papers", ({ papers: { logo, ...words }, versions }) => {
+    const [after = words] = changed<OwnersWords>([words], changes, wholeOf, version === versions.papers, 1);
+    return { papers: { ...after, logo } };
+  });
+  return papers;
+}
+
+/** Puts a logo on papers, or takes it off. @param logo - PNG in base 64; null: none. */
+export async function changeLogo(db: Sequelize, businessId: string, logo: string | null): Promise<PaperSettings> {
+  const { papers } = await changeList(db, businessId, "papers", (settings) => ({
+    papers: { ...settings.papers, logo },
+  }));
+  return papers;
 }
 
 /** A list with its items changed. @throws {AppError} `version/changed`, `list/too-long`. */

@@ -20,6 +20,7 @@ import { askedRequests } from "../externalRequests/externalRequest";
 import { sealAgreed } from "../approvals/sealAgreed";
 import { laborGuide } from "../laborGuide/laborGuide";
 import { AppError } from "../errors/appError";
+import { tellOfAnswer } from "../messages/tellOfAnswer";
 
 /** Work orders, as the pipeline of commands sees them. */
 export const workOrderAggregate: Aggregate<
@@ -32,7 +33,10 @@ export const workOrderAggregate: Aggregate<
   apply: applyCommand,
   check: async () => undefined,
   conflictsOf: (after, sentId) => after.conflicts.filter(({ commandId }) => commandId === sentId).map(({ id }) => id),
-  effects: sealAgreed,
+  async effects(run, before, after, command) {
+    await sealAgreed(run, before, after, command);
+    await tellOfAnswer(run, before, after, command);
+  },
   refusalFor: () => null,
 
   async prepare(run, sent) {

@@ -10,6 +10,11 @@ const messageBody = z.strictObject({
   to: z.string(),
   subject: z.string().nullable(),
   text: z.string(),
+  /** Of a mail. */
+  attachment: z
+    .strictObject({ name: z.string(), type: z.literal("application/pdf"), base64: z.base64() })
+    .nullable()
+    .default(null),
   /** Where it is told what becomes of it. */
   callback: z.url(),
 });
@@ -71,10 +76,10 @@ export class Messenger {
     const shown = this.sent.filter((message) => to === null || message.to === to).reverse();
     const list = shown
       .map(
-        ({ key, to: reach, channel, subject, text, at }) =>
+        ({ key, to: reach, channel, subject, text, at, attachment }) =>
           `<article><small>${channel === "mail" ? "Mail" : "Text"} to ${escapeHtml(reach)}, ${escapeHtml(at)}</small>${
             subject === null ? "" : `<h2>${escapeHtml(subject)}</h2>`
-          }<p>${linked(text).replaceAll("\n", "<br>")}</p><form method="post" action="/phone/reply"><input type="hidden" name="key" value="${escapeHtml(key)}"><input name="text" aria-label="Reply to ${escapeHtml(reach)}" required><button>Reply</button></form></article>`,
+          }<p>${linked(text).replaceAll("\n", "<br>")}</p>${attached(attachment)}<form method="post" action="/phone/reply"><input type="hidden" name="key" value="${escapeHtml(key)}"><input name="text" aria-label="Reply to ${escapeHtml(reach)}" required><button>Reply</button></form></article>`,
       )
       .join("");
     return page(
@@ -82,4 +87,11 @@ export class Messenger {
       list === "" ? "<p>No message yet. What the business texts or mails to its customers shows up here.</p>" : list,
     );
   }
+}
+
+/** What came with a mail, to be opened. */
+function attached(attachment: SentMessage["attachment"]): string {
+  if (attachment === null) return "";
+  const { name, type, base64 } = attachment;
+  return `<p><a download="${escapeHtml(name)}" href="data:${type};base64,${base64}">${escapeHtml(name)}</a></p>`;
 }

@@ -2,7 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { useEffect } from "react";
 import { Linking } from "react-native";
 import { customerPageRoutes as routes, type CustomerPage } from "@mechanon/contract";
-import { call } from "../../api/call";
+import { addressOf, call } from "../../api/call";
 import { Button } from "../../ui/Button";
 import { Heading } from "../../ui/Heading";
 import { Notice } from "../../ui/Notice";
@@ -66,7 +66,11 @@ function Mine({ token, page }: { token: string; page: CustomerPage }) {
         )
       }
     >
-      <PageHead {...page} onPick={(language) => acts.speak.mutate(language)} />
+      <PageHead
+        {...page}
+        logoUri={page.hasLogo ? addressOf(routes.pageLogo.path, { token }) : undefined}
+        onPick={(language) => acts.speak.mutate(language)}
+      />
       <Heading level={1}>{t("mine.hello", { name })}</Heading>
       {requests.map((request) => (
         <RequestPart key={request.id} request={request} page={page} acts={acts} />

@@ -1,5 +1,5 @@
 import { act, fireEvent, screen, waitFor } from "@testing-library/react-native";
-import { digestOf, shownQuoteOf, type Job, type Signature } from "@mechanon/core";
+import { USUAL_PAPERS, digestOf, shownQuoteOf, type Job, type Signature } from "@mechanon/core";
 import type { PageOrder } from "@mechanon/contract";
 import { fakeServer, problemReply, show, type Reply } from "../../testing/harness";
 import { customerPageSample, foundSample, pageOrderSample, TIME } from "../../testing/requestSamples";
@@ -23,7 +23,7 @@ const WITH = {
   specs: {},
   language: "en" as const,
   checksums: new Map(),
-  terms: "Net on the day.",
+  papers: { ...USUAL_PAPERS, terms: { en: "Net on the day.", es: "" } },
 };
 const lines = LIBRARY_SAMPLE[0]?.lines ?? [];
 const job = (over: Partial<Job>): Job =>

@@ -8,6 +8,7 @@ import * as ground from "./0007-ground";
 import * as photos from "./0008-photos";
 import * as inspection from "./0019-inspection";
 import * as answers from "./0020-answers";
+import * as papers from "./0021-papers";
 import * as guard from "./0009-guard";
 import * as call from "./0010-call";
 import * as rights from "./0011-rights";
@@ -41,4 +42,5 @@ export const MIGRATIONS: { name: string; sql: string }[] = [
   { name: "0018-requests", sql: requests.up },
   { name: "0019-inspection", sql: inspection.up },
   { name: "0020-answers", sql: answers.up },
+  { name: "0021-papers", sql: papers.up },
 ];

@@ -5,6 +5,8 @@ export interface Outgoing {
   /** Of a mail. */
   subject: string | null;
   text: string;
+  /** Of a mail. */
+  attachment: { name: string; type: "application/pdf"; base64: string } | null;
 }
 
 /** Texts and mails to customers. @see sendMessage, which sends what is queued. */

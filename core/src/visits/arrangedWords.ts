@@ -1,4 +1,5 @@
-import { showMoney, type Arranged, type CallQuestion, type PlaceQuestion } from "@mechanon/core";
+import { showMoney } from "../money/money";
+import type { Arranged, CallQuestion, PlaceQuestion } from "./arranged";
 
 /** What is asked, and how it is told of in a line once it is answered. */
 export const QUESTION_WORDS: Record<CallQuestion | PlaceQuestion, { asks: string; yes: string; no: string }> = {

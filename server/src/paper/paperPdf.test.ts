@@ -1,5 +1,5 @@
-import { shownQuote, type ShownQuote } from "@mechanon/core";
-import { quotePdf } from "./quotePdf";
+import { quotePaper, shownQuote, type PaperBlock, type ShownQuote } from "@mechanon/core";
+import { paperPdf } from "./paperPdf";
 
 const line = (id: string, cents: number): object => ({
   ...{ id, kind: "part", words: `Part ${id} · mañana`, amount: 1, cents, taxIds: null },
@@ -18,14 +18,21 @@ const quoteOf = (jobs: number, lines: number): ShownQuote =>
       ...{ pointIds: [], answer: null, isDone: false, before: null, ways: [way(String(n), lines)] },
     })),
   });
-const paper = (shown: ShownQuote): Promise<Buffer> =>
-  quotePdf({ businessName: "Garage", businessPhone: "1", car: "Car", number: 7, shown, language: shown.language });
+const draw = async (blocks: readonly PaperBlock[]): Promise<string> =>
+  (await paperPdf({ title: "Paper", author: "Garage", language: "es", logo: null, blocks })).toString("latin1");
+const quote = (shown: ShownQuote): Promise<string> =>
+  draw(quotePaper(shown, { businessName: "Garage", businessPhone: "+13605550100", car: "Car", number: 7 }, "es"));
+const pagesOf = (pdf: string): number => (pdf.match(/\/Type \/Page\b(?!s)/g) ?? []).length;
 
 it("puts sixty lines on as many pages as they take, and an empty quote on one", async () => {
-  const long = (await paper(quoteOf(6, 10))).toString("latin1");
-  const short = (await paper(quoteOf(0, 0))).toString("latin1");
+  const long = await quote(quoteOf(6, 10));
   expect(long.startsWith("%PDF-")).toBe(true);
-  const pages = (pdf: string): number => (pdf.match(/\/Type \/Page\b(?!s)/g) ?? []).length;
-  expect(pages(long)).toBeGreaterThan(1);
-  expect(pages(short)).toBe(1);
+  expect(pagesOf(long)).toBeGreaterThan(1);
+  expect(pagesOf(await quote(quoteOf(0, 0)))).toBe(1);
+});
+
+it("keeps room to write by hand together, on the next page where this one is full", async () => {
+  const room: PaperBlock = { is: "room", label: "Cause", lines: 2 };
+  expect(pagesOf(await draw([room]))).toBe(1);
+  expect(pagesOf(await draw(Array.from({ length: 25 }, () => room)))).toBe(3);
 });

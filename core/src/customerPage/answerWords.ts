@@ -1,12 +1,14 @@
-import { say, showMoney, type Answer, type Language } from "@mechanon/core";
-import type { GivenChoice } from "./useAnswering";
+import type { Language } from "../languages/language";
+import { say } from "../customerWords/say";
+import { showMoney } from "../money/money";
+import type { Answer } from "../quoting/slice";
 
 const KEYS = { yes: "answer.readYes", later: "answer.readLater", no: "answer.readNo" } as const;
 
-/** What is read to a customer before their word counts, in their language. */
-export function readBackWords(
+/** What a customer answered, as it is read or written back to them in their language. */
+export function answerWords(
   language: Language,
-  given: readonly Pick<GivenChoice, "title" | "answer" | "totalCents">[],
+  given: readonly { title: string; answer: Answer; totalCents: number }[],
   totalCents: number,
   isAgreeing: boolean,
 ): string {
@@ -23,6 +25,5 @@ export function readBackWords(
     ...part("later"),
     ...part("no"),
     ...(isAgreeing ? [say(language, "answer.readTotal", { amount: showMoney(totalCents) })] : []),
-    say(language, "answer.readRight"),
   ].join(" ");
 }

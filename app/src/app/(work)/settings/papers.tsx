@@ -1,0 +1,1 @@
+export { PaperSettings as default } from "../../../settings/PaperSettings";

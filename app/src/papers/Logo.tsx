@@ -1,0 +1,16 @@
+import { Image, StyleSheet, View } from "react-native";
+import { SPACE } from "../ui/theme";
+
+/** A logo on white, as on paper, whatever the face. */
+export function Logo({ uri, name }: { uri: string; name: string }) {
+  return (
+    <View style={styles.logoGround}>
+      <Image source={{ uri }} style={styles.logo} resizeMode="contain" role="img" aria-label={name} />
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  logoGround: { backgroundColor: "#ffffff", alignSelf: "flex-start", padding: SPACE.s },
+  logo: { width: 200, height: 60 },
+});
