@@ -8,7 +8,7 @@ export const PROTOCOL_HEADER = "Mechanon-Protocol";
  * The protocol of this contract, and of the acts an app keeps for later. Raised when a server of before could not take
  * what an app sends now.
  */
-export const PROTOCOL = 7;
+export const PROTOCOL = 8;
 
 /** The oldest whose acts this server takes. Raised when what an older app sends cannot be brought forward any more. */
 export const OLDEST_PROTOCOL = 1;

@@ -224,14 +224,13 @@ export {
   USUAL_PAPERS,
   paperSettings,
   ownersWords,
-  saidIn,
   type PaperSettings,
   type OwnersWords,
 } from "./papers/paperSettings";
-export { concernsOnPaper, wordsOnPaper } from "./papers/wordsOnPaper";
+export { wordsOnPaper } from "./papers/wordsOnPaper";
 export type { PaperBlock } from "./papers/paperBlock";
 export { quotePaper } from "./papers/quotePaper";
-export { mechanicsSheet, type SheetWith } from "./papers/mechanicsSheet";
+export { mechanicsSheet } from "./papers/mechanicsSheet";
 export { countOf } from "./text/countOf";
 export { showCustomer } from "./customers/showCustomer";
 export {
@@ -294,10 +293,11 @@ export {
   type ChosenAnswers,
   type ShownSum,
 } from "./approvals/sumShown";
+export { shownLineWords } from "./approvals/shownLineWords";
 export { closedWithoutSale } from "./approvals/noSale";
 export { digestOf } from "./approvals/digest";
-export { linkFault, seal, sealedCopy, type LinkFault, type SealedCopy } from "./approvals/sealedCopy";
-export { agreedByAnswer, agreedByTakingBack } from "./approvals/agreedBy";
+export { linkFault, seal, sealedCopy, type Agreed, type LinkFault, type SealedCopy } from "./approvals/sealedCopy";
+export { agreedByAnswer, agreedByPhoto, agreedByTakingBack } from "./approvals/agreedBy";
 export { NO_SALE_REASONS, isSigned, signature, type Approval } from "./approvals/slice";
 export { MOST_OTHER_WAYS, wayTitle } from "./quoting/otherWays";
 export { partsThereAt } from "./sourcing/partsThere";

@@ -5,6 +5,7 @@ import {
   addMonths,
   say,
   showMoney,
+  shownLineWords,
   type Language,
   type ShownJob,
   type ShownQuote,
@@ -65,7 +66,7 @@ export function AnswerJob({ job, shown, answering, language, today, found }: Ans
         />
       ) : null}
       <Words size="small" tone="muted">
-        {way.lines.map(({ words }) => words).join(", ")}
+        {way.lines.map(shownLineWords).join(", ")}
       </Words>
       {payerId === null || before ? null : <Words size="small">{t("answer.payer", { name: payer })}</Words>}
       {before ? <BeforeAndNow job={job} payer={payer} language={language} /> : null}
@@ -77,9 +78,9 @@ export function AnswerJob({ job, shown, answering, language, today, found }: Ans
         onChoose={(value) => answering.answer(id, value)}
         testID={`answer-${id}`}
       />
-      {choice?.value === "no" ? (
+      {choice?.value === "no" || choice?.value === "later" ? (
         <Field
-          label={t("answer.why")}
+          label={t(choice.value === "no" ? "answer.why" : "answer.whyLater")}
           value={choice.reason}
           onChangeText={(reason) => answering.change(id, { reason })}
           maxLength={300}

@@ -41,7 +41,9 @@ export function AnswerList({ shown, answering, language, found, drawFound, today
     <View style={styles.list}>
       {shown.words === undefined ? null : <Words>{shown.words}</Words>}
       {(shown.concerns ?? []).map((concern) => (
-        <Words key={concern} tone="muted">{`“${concern}”`}</Words>
+        <Words key={concern} tone="muted">
+          {t("paper.toldUs", { text: concern })}
+        </Words>
       ))}
       {inOrder.map((job) => (
         <AnswerJob

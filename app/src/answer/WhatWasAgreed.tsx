@@ -1,7 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { StyleSheet, View } from "react-native";
-import { showMoment, showMoney, showPhone } from "@mechanon/core";
+import { chosenWay, showMoment, showMoney, showPhone, shownLineWords } from "@mechanon/core";
 import { routes, type AgreedCopy, type WorkOrderView } from "@mechanon/contract";
 import { call } from "../api/call";
 import { errorWords } from "../api/problem";
@@ -65,10 +65,16 @@ function Frozen({ id }: { id: string }) {
 
 function FrozenCopy({ copy: { facts, place, link, person } }: { copy: AgreedCopy }) {
   const [isOpen, setOpen] = useState(false);
-  const lines = facts.shown?.jobs.flatMap(({ id, title, ways }) => [
-    { key: id, words: title, cents: ways[0]?.cents ?? 0, isStrong: true },
-    ...(ways[0]?.lines ?? []).map((line) => ({ key: line.id, words: line.words, cents: line.cents, isStrong: false })),
-  ]);
+  if (facts.of === "photo")
+    return <Words size="small">{`Frozen copy ${place}: a photo that was shown, and arrived afterwards`}</Words>;
+  const lines = facts.shown?.jobs.flatMap((job) => {
+    const way = chosenWay(job, { otherId: facts.answers.find(({ jobId }) => jobId === job.id)?.otherId });
+    return [
+      { key: job.id, words: job.title, cents: way.cents, isStrong: true },
+      ...way.lines.map((line) => ({ key: line.id, words: shownLineWords(line), cents: line.cents, isStrong: false })),
+    ];
+  });
+  const said = [person?.words, ...(person?.concerns ?? []), facts.shown?.terms].filter(Boolean).join(" · ");
   return (
     <Fold
       title={`Frozen copy ${place}`}
@@ -80,6 +86,11 @@ function FrozenCopy({ copy: { facts, place, link, person } }: { copy: AgreedCopy
         <Row key={key} strong={isStrong} tone={isStrong ? "ink" : "muted"} left={words} right={showMoney(cents)} />
       ))}
       <Row strong rule left="Agreed in all, with taxes" right={showMoney(facts.totalCents)} />
+      {said === "" ? null : (
+        <Words size="small" tone="muted">
+          {said}
+        </Words>
+      )}
       <Words size="small" tone="muted">{`Link ${link.slice(0, 16)}…`}</Words>
     </Fold>
   );

@@ -84,7 +84,7 @@ export function useAnswering(shown: ShownQuote, usual?: Answer): Answering {
       return [
         {
           ...{ jobId: job.id, title: job.title, answer, otherId, totalCents: cents },
-          reason: answer === "no" ? reason.trim() : "",
+          reason: answer === "yes" ? "" : reason.trim(),
           askOn: answer === "later" ? askOn : null,
         },
       ];

@@ -5,6 +5,7 @@ import { routes, type VehicleSheetView } from "@mechanon/contract";
 import { call } from "../api/call";
 import { PastWork } from "../day/PastWork";
 import { WorkOrderLine } from "../day/WorkOrderLine";
+import { PhotoStrip } from "../photos/PhotoStrip";
 import type { SheetSection } from "../sheet/section";
 import { Press } from "../ui/Press";
 import { SPACE } from "../ui/theme";
@@ -147,9 +148,10 @@ function Unsafe({ unsafe, zone }: { unsafe: VehicleSheetView["unsafe"]; zone: st
 function PutOff({ jobs }: { jobs: VehicleSheetView["later"] }) {
   if (jobs.length === 0) return <Words tone="muted">Jobs answered with “later” wait here.</Words>;
   return jobs.map((job) => (
-    <View key={job.jobId} style={styles.pair}>
-      <Words style={styles.grow}>{job.title}</Words>
+    <View key={job.jobId} style={styles.putOff}>
+      <Words strong>{job.title}</Words>
       <Words figures>{putOffWords(job)}</Words>
+      <PhotoStrip pictures={job.photoIds.map((photoId) => ({ photoId }))} title={job.title} />
     </View>
   ));
 }
@@ -161,6 +163,5 @@ function LastTime({ lines }: { lines: readonly string[] }) {
 }
 
 const styles = StyleSheet.create({
-  pair: { flexDirection: "row", gap: SPACE.m },
-  grow: { flex: 1 },
+  putOff: { gap: SPACE.xs, paddingBottom: SPACE.s },
 });

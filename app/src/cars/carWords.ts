@@ -32,8 +32,8 @@ export function lastServiceLines(
 }
 
 /** @example putOffWords(...) //=> "$41.20 then, $44.00 now" */
-export function putOffWords({ thenCents, nowCents, askOn }: PutOffJob): string {
-  const again = askOn === null ? "" : `, to ask again on ${askOn}`;
+export function putOffWords({ thenCents, nowCents, askOn, reason }: PutOffJob): string {
+  const again = `${reason === "" ? "" : `, “${reason}”`}${askOn === null ? "" : `, to ask again on ${askOn}`}`;
   if (nowCents === null) return `${showMoney(thenCents)} then; price it anew${again}`;
   const price =
     nowCents === thenCents

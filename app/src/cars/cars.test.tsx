@@ -64,6 +64,7 @@ describe("a car", () => {
           thenCents: 4120,
           nowCents: null,
           askOn: "2027-03-01",
+          reason: "",
           photoIds: [],
         },
       ],
@@ -344,6 +345,7 @@ describe("words about a car", () => {
         thenCents: 100,
         nowCents: 100,
         askOn: null,
+        reason: "",
         photoIds: [],
       }),
     ).toBe("$1.00, as then");

@@ -1,19 +1,10 @@
 import { StyleSheet, View } from "react-native";
-import {
-  MOST_OTHER_WAYS,
-  askedCents,
-  showMoney,
-  wayTitle,
-  type Job,
-  type JobFit,
-  type LibraryJob,
-} from "@mechanon/core";
+import { MOST_OTHER_WAYS, wayTitle, type Job, type JobFit, type LibraryJob } from "@mechanon/core";
 import type { WorkOrderView } from "@mechanon/contract";
 import { v7 as uuid } from "uuid";
 import { sendCommand } from "../sync/give";
 import { Button } from "../ui/Button";
 import { SPACE } from "../ui/theme";
-import { Words } from "../ui/Words";
 
 interface OtherWaysProps {
   job: Job;
@@ -22,7 +13,7 @@ interface OtherWaysProps {
   view: WorkOrderView;
 }
 
-/** Other qualities of a job, offered beside the one that stands: the customer chooses on paper and page. */
+/** Other qualities of the library to offer beside the one that stands: the customer chooses on paper and page. */
 export function OtherWays({ job, fit, template, view: { state } }: OtherWaysProps) {
   const others = job.others ?? [];
   const offered = new Set([job.fit?.variantId ?? null, ...others.map((other) => other.fit?.variantId ?? null)]);
@@ -35,25 +26,6 @@ export function OtherWays({ job, fit, template, view: { state } }: OtherWaysProp
     });
   return (
     <View style={styles.list}>
-      {others.map(({ id, title, lines }) => {
-        const asOther = { ...state, jobs: state.jobs.map((each) => (each.id === job.id ? { ...each, lines } : each)) };
-        return (
-          <View key={id ?? "first"} style={styles.row}>
-            <Words
-              size="small"
-              style={styles.grow}
-            >{`Beside it: ${title}, ${showMoney(askedCents(asOther, job.id))}`}</Words>
-            {id === null ? null : (
-              <Button
-                kind="quiet"
-                label="Take off"
-                spoken={`Offer ${title} no more`}
-                onPress={() => sendCommand(state.id, { type: "removeOtherWay", jobId: job.id, otherId: id })}
-              />
-            )}
-          </View>
-        );
-      })}
       {others.length < MOST_OTHER_WAYS && job.answer?.value !== "yes"
         ? left.map((variantId) => (
             <Button
@@ -70,6 +42,4 @@ export function OtherWays({ job, fit, template, view: { state } }: OtherWaysProp
 
 const styles = StyleSheet.create({
   list: { gap: SPACE.xs },
-  row: { flexDirection: "row", alignItems: "center", gap: SPACE.s },
-  grow: { flex: 1 },
 });

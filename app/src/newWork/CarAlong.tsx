@@ -5,6 +5,7 @@ import { errorWords } from "../api/problem";
 import { DUE_STANDING, lastServiceLines, odometerLine, putOffWords } from "../cars/carWords";
 import { useCarSheet } from "../cars/useCarSheet";
 import { WAIT_WORDS } from "../day/waitWords";
+import { PhotoStrip } from "../photos/PhotoStrip";
 import { useBusiness } from "../session/useSession";
 import { Button } from "../ui/Button";
 import { Choices } from "../ui/Choices";
@@ -87,6 +88,7 @@ export function CarAlong({ car, fault }: { car: KeptCar; fault: string | undefin
               }
             />
           )}
+          <PhotoStrip pictures={job.photoIds.map((photoId) => ({ photoId }))} title={job.title} />
         </View>
       ))}
       {due.map((service) => (

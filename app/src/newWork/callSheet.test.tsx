@@ -427,6 +427,7 @@ describe("what comes along", () => {
         thenCents: 4120,
         nowCents: 4400,
         askOn: null,
+        reason: "",
         photoIds: [],
       },
     ];

@@ -1,7 +1,7 @@
 import { Image, StyleSheet, View } from "react-native";
-import { SPACE } from "../ui/theme";
+import { DAY_FACE, SPACE } from "../ui/theme";
 
-/** A logo on white, as on paper, whatever the face. */
+/** A logo on the ground of paper, whatever the face. */
 export function Logo({ uri, name }: { uri: string; name: string }) {
   return (
     <View style={styles.logoGround}>
@@ -11,6 +11,6 @@ export function Logo({ uri, name }: { uri: string; name: string }) {
 }
 
 const styles = StyleSheet.create({
-  logoGround: { backgroundColor: "#ffffff", alignSelf: "flex-start", padding: SPACE.s },
+  logoGround: { backgroundColor: DAY_FACE.paper, alignSelf: "flex-start", padding: SPACE.s },
   logo: { width: 200, height: 60 },
 });

@@ -1,4 +1,4 @@
-import { fireEvent, screen, waitFor } from "@testing-library/react-native";
+import { fireEvent, screen } from "@testing-library/react-native";
 import { Linking } from "react-native";
 import { USUAL_PAPERS, type WorkOrderState } from "@mechanon/core";
 import type { WorkOrderView } from "@mechanon/contract";
@@ -29,7 +29,7 @@ describe("the page", () => {
     const opened = jest.spyOn(Linking, "openURL").mockResolvedValue(true);
     draw("quote", {}, { customer: customerSample({ language: "es" }) });
     expect(screen.getByText("Su presupuesto")).toBeTruthy();
-    expect(screen.getByText("“It hums”")).toBeTruthy();
+    expect(screen.getByText("Usted nos dijo: «It hums»")).toBeTruthy();
     fireEvent.press(screen.getByRole("radio", { name: "English" }));
     expect(screen.getByText("Your quote")).toBeTruthy();
     fireEvent.press(screen.getByRole("button", { name: "Open as PDF" }));
@@ -95,13 +95,13 @@ describe("sending", () => {
 
   it("offers a quote to the customer and their contacts, a sheet to none of them", () => {
     const contact = {
-      ...{ name: "Ilse", role: "driver", phone: { number: "+13605550144", extension: null } },
-      ...{ email: "ilse@example.com", note: "" },
+      ...{ name: "Ilse", role: "driver", phone: { number: "+13605550144", extension: null, label: "mobile" } },
+      ...{ id: "ilse", email: "ilse@example.com", approvalLimitCents: null, mayPay: false, mayHandOverKeys: false },
     };
     const customer = customerSample();
-    const known = { ...customer, contacts: [{ ...customer.contacts[0], ...contact }] } as typeof customer;
+    const known = { ...customer, contacts: [contact] };
     expect(reachesFor("quote", known).map(({ value }) => value)).toEqual(
-      expect.arrayContaining(["+13605550144", "ilse@example.com"]),
+      expect.arrayContaining(["(360) 555-0144", "ilse@example.com"]),
     );
     expect(reachesFor("mechanicsSheet", known)).toEqual([]);
     expect(reachesFor("quote", null)).toEqual([]);
@@ -126,7 +126,7 @@ it("hands the PDF to the print dialog of the browser", async () => {
   globalThis.document = {
     createElement: () => made,
     querySelectorAll: () => [],
-    body: { append: () => void frames.push(made as never) },
+    body: { append: () => void frames.push(made) },
   } as never;
   URL.createObjectURL = () => "blob:1";
   globalThis.fetch = (() => Promise.resolve({ ok: true, status: 200, blob: () => Promise.resolve("pdf") })) as never;

@@ -8,12 +8,12 @@ export function reachesFor(paper: Paper, customer: Customer | null): { value: st
   const own = [
     ...phones
       .filter(({ extension }) => extension === null)
-      .map(({ number }) => ({ value: number, label: showPhone(number) })),
+      .map(({ number }) => ({ value: showPhone(number), label: showPhone(number) })),
     ...emails.map(({ address }) => ({ value: address, label: address })),
   ];
   const theirs = contacts.flatMap(({ name, phone, email }) => [
     ...(phone && phone.extension === null
-      ? [{ value: phone.number, label: `${name}, ${showPhone(phone.number)}` }]
+      ? [{ value: showPhone(phone.number), label: `${name}, ${showPhone(phone.number)}` }]
       : []),
     ...(email ? [{ value: email, label: `${name}, ${email}` }] : []),
   ]);

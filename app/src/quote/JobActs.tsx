@@ -13,13 +13,14 @@ import { Tick } from "../ui/Tick";
 import { Words } from "../ui/Words";
 import { DiscountField } from "./DiscountField";
 import { FigureField } from "./FigureField";
+import { JobWays } from "./JobWays";
 import { MarginBar } from "./MarginBar";
 import { moveActs } from "./moveActs";
 import { SetPriceFields } from "./SetPriceFields";
 import { takenOf } from "./takenOf";
 import { WhyRows } from "./WhyRows";
 
-type Part = "why" | "less" | "setPrice" | "payer" | "name";
+type Part = "why" | "less" | "setPrice" | "payer" | "ways" | "name";
 
 interface JobActsProps {
   job: Job;
@@ -61,6 +62,7 @@ export function JobActs({ job, state }: JobActsProps) {
                       { value: "payer" as const, label: "Who pays" },
                     ]
                   : []),
+                { value: "ways" as const, label: "Ways" },
                 { value: "name" as const, label: "Name and place" },
               ]),
         ]}
@@ -80,6 +82,7 @@ export function JobActs({ job, state }: JobActsProps) {
       ) : null}
       {part === "setPrice" ? <SetPriceFields job={job} onSave={(setPrice) => edit({ setPrice })} /> : null}
       {part === "payer" ? <Payer job={job} state={state} onSave={(payer) => edit({ payer })} /> : null}
+      {part === "ways" ? <JobWays workOrderId={state.id} job={job} /> : null}
       {part === "name" ? (
         <>
           <FigureField

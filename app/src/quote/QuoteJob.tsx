@@ -33,6 +33,7 @@ import { LineLeadsTo } from "./LineLeadsTo";
 import { MarginBar } from "./MarginBar";
 import { NewLine } from "./NewLine";
 import { QuoteLineRow } from "./QuoteLineRow";
+import { WaysBeside } from "./WaysBeside";
 
 /** One job of the quote with its lines; a line opens to be changed, and so does the job. */
 export function QuoteJob({
@@ -117,6 +118,7 @@ export function QuoteJob({
         <Words tone="muted">Nothing in it yet: it costs nothing, and the customer is not asked for it.</Words>
       ) : null}
       <LedTo diagnosis={job} view={view} />
+      <WaysBeside job={job} state={state} />
       <JobFitting job={job} view={view} business={business} />
       {job.finishedAt === null ? (
         <View style={styles.acts}>

@@ -28,6 +28,8 @@ export const putOffJob = z.object({
   nowCents: z.number().int().nullable(),
   /** When to ask again; null: nobody said. */
   askOn: z.string().nullable().default(null),
+  /** Why, as they said; empty: nobody did. */
+  reason: z.string().default(""),
   /** Of what was found that it cures. */
   photoIds: z.array(z.string()).default([]),
 });

@@ -42,8 +42,31 @@ export function agreedByAnswer(
 }
 
 /** Without what tells of a person: what was found, shown and said. */
-function pricesOf({ found: _found, photos: _photos, words: _words, concerns: _said, ...prices }: ShownQuote): NonNullable<Agreed["facts"]["shown"]> {
+function pricesOf({
+  found: _found,
+  photos: _photos,
+  words: _words,
+  concerns: _said,
+  ...prices
+}: ShownQuote): NonNullable<Agreed["facts"]["shown"]> {
   return prices;
+}
+
+/** What a photo adds to an answer it was shown with, and arrived after. @param id - of this copy. */
+export function agreedByPhoto(
+  id: string,
+  photo: ShownQuote["photos"][number],
+  completes: string,
+  { workOrderId, at, language }: AgreedWhere,
+): Required<Agreed> {
+  return {
+    facts: {
+      ...{ of: "photo", id, completes, workOrderId, at, way: "signed", language, shown: null, totalCents: 0 },
+      answers: [],
+    },
+    person: { name: "", signature: [], phone: null, needsAlso: null, reasons: [], found: [] },
+    photos: [photo],
+  };
 }
 
 /** What taking a yes back agrees to. */

@@ -14,7 +14,14 @@ const id = (n: number): string => `01900000-0000-7000-8000-${String(n).padStart(
 const JOB = id(1);
 const LABOR = id(11);
 const PART = id(12);
-const WITH = { points: POINTS, before: [], specs: {}, language: "en" as const, checksums: new Map(), papers: USUAL_PAPERS };
+const WITH = {
+  points: POINTS,
+  before: [],
+  specs: {},
+  language: "en" as const,
+  checksums: new Map(),
+  papers: USUAL_PAPERS,
+};
 
 const quoted = (): WorkOrderState =>
   run(start(), {

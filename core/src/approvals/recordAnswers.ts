@@ -1,6 +1,7 @@
 import type { CommandContext } from "../commands/context";
 import { markConflict } from "../conflicts/markConflict";
 import type { ConflictSlice } from "../conflicts/slice";
+import { inOtherWay } from "../quoting/inOtherWay";
 import { seenNow, type SeenOfJob } from "../quoting/ownPrices";
 import type { Answer, Job, JobAnswer, QuoteSlice } from "../quoting/slice";
 import { jobTotals } from "../quoting/totals";
@@ -120,22 +121,6 @@ function seenOf(
     return { cents, parts, payerId: was.payerId };
   }
   return jobTotals(quote).get(job.id) === totalCents ? (seenNow(quote, job.id) ?? undefined) : undefined;
-}
-
-/** A job as it is when another way of it was chosen: that one's lines, and its own among the others. */
-function inOtherWay(job: Job, otherId: string | null | undefined): Job {
-  const other = otherId === undefined ? undefined : job.others?.find(({ id }) => id === otherId);
-  if (!other) return job;
-  const { id = null, title = "" } = job.way ?? {};
-  const { fit, ...standing } = job;
-  const before = { id, title, lines: job.lines, ...(fit ? { fit } : {}) };
-  return {
-    ...standing,
-    ...(other.fit ? { fit: other.fit } : {}),
-    lines: other.lines,
-    way: { id: other.id, title: other.title },
-    others: (job.others ?? []).map((each) => (each === other ? before : each)),
-  };
 }
 
 function kept(

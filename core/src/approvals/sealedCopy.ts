@@ -9,8 +9,11 @@ const cents = z.number().int().nonnegative();
 
 /** What was agreed, without who agreed: kept as long as the bill. */
 const agreedFacts = z.object({
-  of: z.enum(["answer", "takenBack"]),
+  /** A photo: one that was shown on a phone without a signal, and arrived after its answer. */
+  of: z.enum(["answer", "takenBack", "photo"]),
   id: z.string(),
+  /** Of a photo: the answer it was shown with. */
+  completes: z.string().optional(),
   workOrderId: z.string(),
   at: z.iso.datetime(),
   way: z.enum(ANSWER_WAYS),

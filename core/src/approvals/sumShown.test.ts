@@ -8,7 +8,14 @@ import { recordAnswers } from "./recordAnswers";
 import { openJobs } from "./standing";
 import { chosenWay, sumShown } from "./sumShown";
 
-const WITH = { points: POINTS, before: [], specs: {}, language: "en" as const, checksums: new Map(), papers: USUAL_PAPERS };
+const WITH = {
+  points: POINTS,
+  before: [],
+  specs: {},
+  language: "en" as const,
+  checksums: new Map(),
+  papers: USUAL_PAPERS,
+};
 const CONTEXT = {
   ...{ aggregateId: "order", commandId: "c", at: "2026-11-23T17:00:00.000Z" },
   actor: { id: "me", name: "Me", rights: [] },

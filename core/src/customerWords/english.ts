@@ -198,6 +198,7 @@ export const ENGLISH = {
   "answer.no": "No",
   "answer.way": "Which way: {title}",
   "answer.asQuoted": "As quoted",
+  "answer.whyLater": "Why later, if you like",
   "answer.why": "Why not, if you like",
   "answer.askOn": "When shall we ask again about {title}?",
   "answer.inMonths": "{months, plural, one {in a month} other {in # months}}",
@@ -286,6 +287,7 @@ export const ENGLISH = {
   "paper.customersPart": "{what}, brought by the customer, without our warranty",
   "paper.rebuilt": "{what}, rebuilt",
   "paper.used": "{what}, used",
+  "paper.toldUs": "You told us: “{text}”",
   "paper.goodUntil": "Good until {day}",
   "paper.included": "{what} (included: {steps})",
 

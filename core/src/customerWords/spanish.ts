@@ -200,6 +200,7 @@ export const SPANISH: Record<WordKey, string> = {
   "answer.no": "No",
   "answer.way": "De qué manera: {title}",
   "answer.asQuoted": "Como está presupuestado",
+  "answer.whyLater": "Por qué después, si quiere",
   "answer.why": "Por qué no, si quiere",
   "answer.askOn": "¿Cuándo le preguntamos de nuevo por {title}?",
   "answer.inMonths": "{months, plural, one {en un mes} other {en # meses}}",
@@ -289,6 +290,7 @@ export const SPANISH: Record<WordKey, string> = {
   "paper.customersPart": "{what}, pieza del cliente, sin nuestra garantía",
   "paper.rebuilt": "{what}, reacondicionado",
   "paper.used": "{what}, usado",
+  "paper.toldUs": "Usted nos dijo: «{text}»",
   "paper.goodUntil": "Válido hasta el {day}",
   "paper.included": "{what} (incluye: {steps})",
 

@@ -112,7 +112,7 @@ describe("a quote", () => {
     );
     expect(words[0]).toBe("Garage, (360) 555-0100");
     expect(words).toEqual(
-      expect.arrayContaining(["Thank you.", "“Brakes grind”", "Brakes | $160.00", "Pad set | $60.00"]),
+      expect.arrayContaining(["Thank you.", "You told us: “Brakes grind”", "Brakes | $160.00", "Pad set | $60.00"]),
     );
     expect(words.at(-1)).toBe("Twelve months.");
   });

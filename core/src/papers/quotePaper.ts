@@ -1,4 +1,5 @@
 import { sumShown, type ChosenAnswers } from "../approvals/sumShown";
+import { shownLineWords } from "../approvals/shownLineWords";
 import type { ShownJob, ShownQuote } from "../approvals/shownQuote";
 import { showPhone } from "../customers/phone";
 import type { WordKey } from "../customerWords/english";
@@ -34,7 +35,7 @@ export function quotePaper(
       validUntil === null ? "" : t("paper.goodUntil", { day: showDateIn(language, `${validUntil}T12:00:00Z`, "utc") }),
     ),
     ...textBlock("words", words),
-    ...concerns.map((text): PaperBlock => ({ is: "words", text: `“${text}”` })),
+    ...concerns.map((text): PaperBlock => ({ is: "words", text: t("paper.toldUs", { text }) })),
     { is: "rule" },
     ...shown.jobs.flatMap(jobBlocks),
     { is: "rule" },
@@ -52,11 +53,9 @@ function jobBlocks(job: ShownJob): PaperBlock[] {
   if (!standing) return [];
   return [
     { is: "row", left: titleOf(job, standing.title), right: showMoney(standing.cents), tone: "strong" },
-    ...standing.lines.map(({ words, cents }): PaperBlock => ({
-      is: "row",
-      left: words,
-      right: showMoney(cents),
-      tone: "muted",
+    ...standing.lines.map((line): PaperBlock => ({
+      ...{ is: "row", tone: "muted" },
+      ...{ left: shownLineWords(line), right: showMoney(line.cents) },
     })),
     ...others.map(({ title, cents }): PaperBlock => ({
       is: "row",

@@ -75,6 +75,7 @@ import {
 import { offerOtherWay, offerOtherWaySchema, removeOtherWay, removeOtherWaySchema } from "./otherWays";
 import { rightsForCopy, rightsForEdit, rightsForLine } from "./rightsForLine";
 import type { QuoteSlice } from "./slice";
+import { addWay, addWaySchema, nameWay, nameWaySchema, standInWay, standInWaySchema } from "./waysByHand";
 import { addVisitFee, addVisitFeeSchema, type VisitFeeContext } from "./visitFee";
 
 const rule = ruleFor<QuoteSlice, Omit<QuoteSlice, "taxExempt">, QuotingContext>();
@@ -90,6 +91,9 @@ export const quotingRules = {
     apply: offerOtherWay,
   }),
   removeOtherWay: rule({ schema: removeOtherWaySchema, kind: "intention", apply: removeOtherWay }),
+  addWay: rule({ schema: addWaySchema, kind: "intention", apply: addWay }),
+  standInWay: rule({ schema: standInWaySchema, kind: "intention", apply: standInWay }),
+  nameWay: rule({ schema: nameWaySchema, kind: "intention", apply: nameWay }),
   addJob: rule({ schema: addJobSchema, kind: "intention", needs: ["library", "guide"], apply: addJob }),
   addOperation: rule({ schema: addOperationSchema, kind: "intention", needs: ["guide"], apply: addOperation }),
   refitJob: rule({ schema: refitJobSchema, kind: "intention", needs: ["library", "guide"], apply: refitJob }),

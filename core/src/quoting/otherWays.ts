@@ -15,7 +15,11 @@ export const offerOtherWaySchema = z.strictObject({
   fit: refitJobSchema.shape.fit,
 });
 /** Offers one way of a job no more. */
-export const removeOtherWaySchema = z.strictObject({ type: z.literal("removeOtherWay"), jobId: uuid, otherId: uuid });
+export const removeOtherWaySchema = z.strictObject({
+  type: z.literal("removeOtherWay"),
+  jobId: uuid,
+  otherId: uuid.nullable(),
+});
 
 /** Beside the one that stands; more are nobody's to compare on a phone. */
 export const MOST_OTHER_WAYS = 2;

@@ -2,6 +2,8 @@ export const QUOTING_REFUSALS = {
   "job/not-found": "That job was taken off the quote by somebody else. Your change was not made.",
   "job/exists": "That job is on the quote already.",
   "job/ways-enough": "A job is offered in three ways at most. Nothing was added; take one off first.",
+  "job/way-of-set-price":
+    "One price for a whole job is for its own lines. Nothing was added; take the one price off first.",
   "job/no-such-way": "This way of the job was taken off by somebody else. Nothing was changed.",
   "job/finished": "That job is finished, so it was left as it is. Add a new job for further work.",
   "job/not-in-library": "That job is no longer in the library. Pick another, or add a job of your own.",

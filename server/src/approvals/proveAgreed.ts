@@ -108,6 +108,7 @@ function besideFault({ facts, person }: SealedCopy, row: Row): "state" | "ledger
   if (row.state === null) return null;
   if (row.otherPhotos > 0) return "photo";
   const state = upgradeWorkOrder(row.state);
+  if (facts.of === "photo") return state.approvals.some(({ id }) => id === facts.completes) ? null : "state";
   if (facts.of === "takenBack") {
     const taken = state.takenBack?.find(({ id }) => id === facts.id);
     return taken?.costCents === facts.totalCents ? null : "state";

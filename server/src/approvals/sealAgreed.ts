@@ -1,21 +1,16 @@
-import { randomBytes } from "node:crypto";
 import {
   LANGUAGES,
   agreedByAnswer,
   agreedByTakingBack,
-  seal,
-  type SealedCopy,
   type ShownQuote,
   type WorkOrderCommand,
   type WorkOrderState,
 } from "@mechanon/core";
 import type { Run } from "../commands/aggregate";
-import { askPrepared } from "../db/askPrepared";
+import { appendCopy, lockChain } from "./agreedChain";
 import { photoChecksums } from "../photos/photoChecksums";
 
 type Agreed = ReturnType<typeof agreedByAnswer>;
-
-const SALT_BYTES = 16;
 
 /** Freezes what an answer, or taking one back, agreed to, in the transaction that records it. */
 export async function sealAgreed(
@@ -25,7 +20,7 @@ export async function sealAgreed(
   command: WorkOrderCommand,
 ): Promise<void> {
   const agreed = await agreedBy(run, after, command);
-  if (agreed) await append(run, agreed);
+  if (agreed) await appendCopy(run.deps.db, run.scope, agreed, run.transaction);
 }
 
 async function agreedBy(run: Run, after: WorkOrderState, command: WorkOrderCommand): Promise<Agreed | null> {
@@ -48,33 +43,11 @@ async function agreedBy(run: Run, after: WorkOrderState, command: WorkOrderComma
 async function withChecksums({ deps, scope, transaction }: Run, shown: ShownQuote): Promise<ShownQuote> {
   const missing = shown.photos.filter(({ checksum }) => checksum === null).map(({ id }) => id);
   if (missing.length === 0) return shown;
+  // One that arrives in this moment waits for this copy, or is here: it is in one or the other.
+  await lockChain(deps.db, scope, transaction);
   const known = await photoChecksums(deps.db, scope.businessId, missing, transaction);
   return {
     ...shown,
     photos: shown.photos.map((photo) => ({ ...photo, checksum: photo.checksum ?? known.get(photo.id) ?? null })),
   };
-}
-
-const LAST = `
-  insert into agreed_chains (business_id, copies, link) values ($1, 0, '')
-  on conflict (business_id) do update set copies = agreed_chains.copies returning copies as place, link`;
-const APPEND = `
-  with appended as (
-    insert into agreed_copies (business_id, place, work_order_id, agreed_id, facts, person, photos, salts, digests, previous, link)
-    values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11) on conflict (business_id, agreed_id) do nothing returning place, link
-  )
-  update agreed_chains set copies = appended.place, link = appended.link from appended where business_id = $1`;
-
-/** One at a time in a business: each waits here for the one before it. */
-async function append({ deps, scope: { businessId }, id, transaction }: Run, agreed: Agreed): Promise<void> {
-  const [last] = await askPrepared<Pick<SealedCopy, "place" | "link">>(deps.db, LAST, [businessId], transaction);
-  const salt = (): string => randomBytes(SALT_BYTES).toString("hex");
-  const copy = seal(agreed, last ?? null, { facts: salt(), person: salt(), photos: salt() });
-  const parts = [copy.facts, copy.person, copy.photos, copy.salts, copy.digests].map((part) => JSON.stringify(part));
-  await askPrepared(
-    deps.db,
-    APPEND,
-    [businessId, copy.place, id, agreed.facts.id, ...parts, copy.previous, copy.link],
-    transaction,
-  );
 }

@@ -13,6 +13,7 @@ export interface DrawnPaper {
 
 const LOGO = { width: 180, height: 54 };
 const ROOM_LINE = 22;
+const RIGHT_WIDTH = 150;
 
 /** Draws a paper on as many pages as it takes. */
 export function paperPdf({ title, author, language, logo, blocks }: DrawnPaper): Promise<Buffer> {
@@ -36,6 +37,7 @@ function draw(paper: LetterPaper, block: PaperBlock): void {
       doc.moveDown(0.5);
       return say(block.text, 13, "bold");
     case "strong":
+      doc.moveDown(0.2);
       return say(block.text, 10.5, "bold");
     case "words":
       return say(block.text);
@@ -47,6 +49,7 @@ function draw(paper: LetterPaper, block: PaperBlock): void {
         block.right,
         block.tone === "strong" ? "bold" : "regular",
         block.tone === "muted" ? MUTED : INK,
+        RIGHT_WIDTH,
       );
     case "rule":
       return rule();

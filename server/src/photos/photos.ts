@@ -1,5 +1,6 @@
 import { createHash } from "node:crypto";
 import type { Sequelize, Transaction } from "sequelize";
+import { sealArrived } from "../approvals/sealArrived";
 import { askPrepared } from "../db/askPrepared";
 import { AppError } from "../errors/appError";
 import type { Deps } from "../scope";
@@ -34,12 +35,17 @@ export async function keepPhoto(
   const { type, bytes, small } = await readMedia(sent);
   await photos.put(photoKey(businessId, id), type, bytes);
   if (small) await photos.put(smallKey(businessId, id), "image/jpeg", small);
-  await askPrepared(
-    db,
-    `insert into photos (business_id, id, type, size, bytes, sent_size, checksum, has_small)
-     values ($1, $2, $3, $4, null, $5, $6, $7) on conflict do nothing`,
-    [businessId, id, type, bytes.length, sent.length, checksumOf(bytes), small !== null],
-  );
+  const checksum = checksumOf(bytes);
+  await db.transaction(async (transaction) => {
+    const kept = await askPrepared(
+      db,
+      `insert into photos (business_id, id, type, size, bytes, sent_size, checksum, has_small)
+       values ($1, $2, $3, $4, null, $5, $6, $7) on conflict do nothing returning id`,
+      [businessId, id, type, bytes.length, sent.length, checksum, small !== null],
+      transaction,
+    );
+    if (kept.length > 0) await sealArrived(db, businessId, { id, checksum }, transaction);
+  });
 }
 
 interface PhotoRow {
