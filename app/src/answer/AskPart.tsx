@@ -26,7 +26,7 @@ export function AskPart({ view, business }: { view: WorkOrderView; business: Bus
       ) : isOpen ? (
         <>
           <Button
-            label="They said yes"
+            label="They told us"
             spoken="They told us their answer"
             onPress={() => setSpoken(true)}
             testID="spoken"

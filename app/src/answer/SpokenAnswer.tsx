@@ -1,6 +1,6 @@
 import { useState } from "react";
 import { StyleSheet, View } from "react-native";
-import { answerWords, dayOf, say, showMoney, showPhone } from "@mechanon/core";
+import { answerWords, dayOf, readPhone, say, showMoney, showPhone } from "@mechanon/core";
 import type { WorkOrderView } from "@mechanon/contract";
 import { useShownHere } from "./useShownHere";
 import type { Business } from "../session/useSession";
@@ -15,7 +15,11 @@ import { Words } from "../ui/Words";
 import { AnswerList } from "./AnswerList";
 import { answersCommand } from "./answersCommand";
 import { alsoNeeded, signersOf } from "./signFault";
+import { numbersOf } from "./numbersOf";
 import { useAnswering } from "./useAnswering";
+
+const FACE_TO_FACE = "";
+const ANOTHER = "another";
 
 interface SpokenAnswerProps {
   view: WorkOrderView;
@@ -30,8 +34,11 @@ export function SpokenAnswer({ view, business, onDone }: SpokenAnswerProps) {
   const { shown } = useShownHere(view, business);
   const answering = useAnswering(shown, "yes");
   const [name, setName] = useState(customer?.name ?? "");
-  const numbers = customer?.phones.map(({ number }) => number) ?? [];
-  const [phone, setPhone] = useState<string | null>(numbers[0] ?? null);
+  const numbers = numbersOf(customer, name);
+  // What was picked or typed; null: the first they have.
+  const [picked, setPicked] = useState<string | null>(null);
+  const [typed, setTyped] = useState("");
+  const phone = picked ?? numbers[0] ?? FACE_TO_FACE;
   const [fault, setFault] = useState<string | null>(null);
   const { sum, isAgreeing, given } = answering;
   const answered = { signer: name.trim(), strokes: [], totalCents: sum.totalCents, isAgreeing };
@@ -39,9 +46,17 @@ export function SpokenAnswer({ view, business, onDone }: SpokenAnswerProps) {
   const signers = signersOf(customer);
   const record = (): void => {
     if (name.trim() === "") return setFault("Say who told you.");
+    const number = phone === ANOTHER ? (readPhone(typed)?.number ?? null) : phone;
+    if (number === null) return setFault("That is no phone number. Put it right, or pick another way.");
     sendCommand(
       state.id,
-      answersCommand("spoken", { ...answered, given, shown, also: also?.name ?? null, ...(phone ? { phone } : {}) }),
+      answersCommand("spoken", {
+        ...answered,
+        given,
+        shown,
+        also: also?.name ?? null,
+        ...(number === FACE_TO_FACE ? {} : { phone: number }),
+      }),
     );
     onDone();
   };
@@ -54,7 +69,11 @@ export function SpokenAnswer({ view, business, onDone }: SpokenAnswerProps) {
           label="Who told us"
           options={signers.map((who) => ({ value: who, label: who }))}
           value={name}
-          onChoose={setName}
+          onChoose={(who) => {
+            setName(who);
+            // Theirs are other numbers.
+            setPicked(null);
+          }}
         />
       ) : (
         <Field label="Who told us" value={name} onChangeText={setName} maxLength={200} autoComplete="off" />
@@ -66,11 +85,15 @@ export function SpokenAnswer({ view, business, onDone }: SpokenAnswerProps) {
         label="Over which number"
         options={[
           ...numbers.map((number) => ({ value: number, label: showPhone(number) })),
-          { value: "", label: "Face to face" },
+          { value: ANOTHER, label: "Another" },
+          { value: FACE_TO_FACE, label: "Face to face" },
         ]}
-        value={phone ?? ""}
-        onChoose={(number) => setPhone(number === "" ? null : number)}
+        value={phone}
+        onChoose={setPicked}
       />
+      {phone === ANOTHER ? (
+        <Field label="The number" value={typed} onChangeText={setTyped} inputMode="tel" maxLength={40} />
+      ) : null}
       <AnswerList
         shown={shown}
         answering={answering}

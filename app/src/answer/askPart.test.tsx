@@ -27,6 +27,35 @@ it("a spoken yes to all is two taps: who, over which number, with what was read 
   ]);
 });
 
+describe("the number it was told over", () => {
+  const contact = {
+    ...{ id: "i", name: "Ilse Oyelaran", role: "spouse", email: null, mayPay: true, mayHandOverKeys: true },
+    ...{ phone: { number: "+13605550144", extension: null, label: "mobile" }, approvalLimitCents: null },
+  };
+  const tell = (): void => {
+    draw({}, customerSample({ contacts: [contact] }));
+    fireEvent.press(screen.getByTestId("spoken"));
+    fireEvent.press(screen.getByRole("radio", { name: "Ilse Oyelaran" }));
+  };
+
+  it("is the contact’s own where a contact told us", () => {
+    tell();
+    fireEvent.press(screen.getByTestId("record-spoken"));
+    expect(givenCommands()).toMatchObject([{ name: "Ilse Oyelaran", phone: "+13605550144" }]);
+  });
+
+  it("or another, which has to be one, or none face to face", () => {
+    tell();
+    fireEvent.press(screen.getByRole("radio", { name: "Another" }));
+    fireEvent.changeText(screen.getByLabelText("The number"), "12");
+    fireEvent.press(screen.getByTestId("record-spoken"));
+    expect(screen.getByText(/^That is no phone number/)).toBeTruthy();
+    fireEvent.changeText(screen.getByLabelText("The number"), "360 555 0188");
+    fireEvent.press(screen.getByTestId("record-spoken"));
+    expect(givenCommands()).toMatchObject([{ name: "Ilse Oyelaran", phone: "+13605550188" }]);
+  });
+});
+
 it("each job may be answered otherwise, and the words to read back follow", () => {
   draw();
   fireEvent.press(screen.getByTestId("spoken"));

@@ -5,7 +5,7 @@ import { DAY_FACE, SPACE } from "../ui/theme";
 export function Logo({ uri, name }: { uri: string; name: string }) {
   return (
     <View style={styles.logoGround}>
-      <Image source={{ uri }} style={styles.logo} resizeMode="contain" role="img" aria-label={name} />
+      <Image source={{ uri }} style={styles.logo} resizeMode="contain" alt={name} accessibilityLabel={name} />
     </View>
   );
 }

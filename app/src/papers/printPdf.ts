@@ -8,7 +8,8 @@ export async function printPdf(address: string): Promise<void> {
   const response = await reach(address, { headers: ofPerson() });
   const uri = URL.createObjectURL(await response.blob());
   const frame = document.createElement("iframe");
-  frame.style.display = "none";
+  // Out of sight, but there: a frame that is not displayed is printed by no browser but some.
+  Object.assign(frame.style, { position: "absolute", width: "0", height: "0", border: "0", visibility: "hidden" });
   frame.title = "Print";
   frame.src = uri;
   frame.onload = () => {

@@ -26,6 +26,8 @@ export function contentSecurity(webDir: string): Policy {
       mediaSrc: ["'self'", "blob:"],
       imgSrc: ["'self'", "data:", "blob:"],
       frameAncestors: ["'none'"],
+      // A paper that is printed: made here of what the server sent.
+      frameSrc: ["'self'", "blob:"],
       upgradeInsecureRequests: null,
     },
   };

@@ -80,7 +80,9 @@ export async function vehicleSheet(
         nowCents: priceToday(job, state.taxExempt, library, settings.rules),
         askOn: job.answer?.askOn ?? null,
         reason: job.answer?.reason ?? "",
-        photoIds: job.pointIds.flatMap((pointId) => picturesOf(state, "point", pointId).flatMap(({ photoId, media }) => (media === "photo" ? [photoId] : []))),
+        photoIds: job.pointIds.flatMap((pointId) =>
+          picturesOf(state, "point", pointId).flatMap(({ photoId, media }) => (media === "photo" ? [photoId] : [])),
+        ),
       })),
     ),
     lastService: lastService(states),

@@ -40,7 +40,8 @@ export function OrderPart({ order, page, token, acts }: OrderPartProps) {
       {visits.map((visit) => (
         <VisitPart key={visit.id} visit={visit} page={page} token={token} acts={acts} />
       ))}
-      {concerns.length > 0 ? (
+      {/* A quote that is asked says it itself. */}
+      {concerns.length > 0 && order.asked?.shown.concerns === undefined ? (
         <Words>{`${t("mine.concerns")}: ${concerns.map((each) => each[language]).join(" · ")}`}</Words>
       ) : null}
       <Found order={order} token={token} page={page} />
