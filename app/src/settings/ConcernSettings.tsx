@@ -17,7 +17,6 @@ import { v7 as uuid } from "uuid";
 import { z } from "zod";
 import { call } from "../api/call";
 import { useBusiness, type Business } from "../session/useSession";
-import { NeedsSignal } from "../offline/NeedsSignal";
 import { Button } from "../ui/Button";
 import { Choices } from "../ui/Choices";
 import { useColors } from "../ui/face";
@@ -32,6 +31,7 @@ import { WaitingRows } from "../ui/WaitingRows";
 import { Words } from "../ui/Words";
 import { BackAgain } from "../unsaved/BackAgain";
 import { useUnsavedFields } from "../unsaved/useUnsavedFields";
+import { SaveFoot } from "./SaveFoot";
 import { begunFrom } from "./begunFrom";
 import { LinesField } from "./LinesField";
 import { listed, readListed } from "./listed";
@@ -148,11 +148,7 @@ function Library({ settings }: { settings: Business["settings"] }) {
       title="Ready phrases"
       measured
       foot={
-        <>
-          {said ? <Notice kind={said.kind} text={said.text} /> : null}
-          <NeedsSignal what="Saving the phrases" isTyped />
-          <Button kind="next" label="Save the phrases" onPress={() => void save()} testID="save-concerns" />
-        </>
+        <SaveFoot said={said} what="Saving the phrases" label="Save the phrases" onSave={save} testID="save-concerns" />
       }
     >
       <Heading level={1}>Ready phrases</Heading>

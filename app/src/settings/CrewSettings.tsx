@@ -4,16 +4,14 @@ import { changesOfList, isUsualCrewMember, mergeLists } from "@mechanon/core";
 import { routes } from "@mechanon/contract";
 import type { z } from "zod";
 import { call } from "../api/call";
-import { NeedsSignal } from "../offline/NeedsSignal";
 import { useBusiness, type Business } from "../session/useSession";
-import { Button } from "../ui/Button";
 import { Heading } from "../ui/Heading";
-import { Notice } from "../ui/Notice";
 import { Screen } from "../ui/Screen";
 import { WaitingRows } from "../ui/WaitingRows";
 import { Words } from "../ui/Words";
 import { BackAgain } from "../unsaved/BackAgain";
 import { useUnsavedFields } from "../unsaved/useUnsavedFields";
+import { SaveFoot } from "./SaveFoot";
 import { CrewMemberFields } from "./CrewMemberFields";
 import { readCrew, typedCrew, typedCrewOf, type TypedCrew } from "./typedCrew";
 import { useSettingsList } from "./useSettingsList";
@@ -71,13 +69,7 @@ function Crew({ business }: { business: Business }) {
     <Screen
       title="Hours and skills"
       measured
-      foot={
-        <>
-          {said ? <Notice kind={said.kind} text={said.text} /> : null}
-          <NeedsSignal what="Saving hours and skills" isTyped />
-          <Button kind="next" label="Save" onPress={() => void save()} testID="save-crew" />
-        </>
-      }
+      foot={<SaveFoot said={said} what="Saving hours and skills" onSave={save} testID="save-crew" />}
     >
       <Heading level={1}>Hours and skills</Heading>
       <BackAgain

@@ -6,13 +6,11 @@ import { changesOfList, idOf, mergeLists, type BusinessSettings } from "@mechano
 import { routes } from "@mechanon/contract";
 import { v7 as uuid } from "uuid";
 import { call } from "../api/call";
-import { NeedsSignal } from "../offline/NeedsSignal";
 import { useBusiness, type Business } from "../session/useSession";
 import { Button } from "../ui/Button";
 import { Choices } from "../ui/Choices";
 import { Field } from "../ui/Field";
 import { Heading } from "../ui/Heading";
-import { Notice } from "../ui/Notice";
 import { Press } from "../ui/Press";
 import { Screen } from "../ui/Screen";
 import { SPACE } from "../ui/theme";
@@ -20,6 +18,7 @@ import { WaitingRows } from "../ui/WaitingRows";
 import { Words } from "../ui/Words";
 import { BackAgain } from "../unsaved/BackAgain";
 import { useUnsavedFields } from "../unsaved/useUnsavedFields";
+import { SaveFoot } from "./SaveFoot";
 import { PointFields } from "./PointFields";
 import { SheetFields } from "./SheetFields";
 import { inspectionForm, typedInspection, typedInspectionOf, type TypedInspection } from "./typedInspection";
@@ -138,11 +137,7 @@ function Sheets({ business }: { business: Business }) {
       title="Inspection sheets"
       measured
       foot={
-        <>
-          {said ? <Notice kind={said.kind} text={said.text} /> : null}
-          <NeedsSignal what="Saving the sheets" isTyped />
-          <Button kind="next" label="Save the sheets" onPress={() => void save()} testID="save-inspection" />
-        </>
+        <SaveFoot said={said} what="Saving the sheets" label="Save the sheets" onSave={save} testID="save-inspection" />
       }
     >
       <Heading level={1}>Inspection sheets</Heading>

@@ -8,7 +8,6 @@ import { routes } from "@mechanon/contract";
 import { z } from "zod";
 import { call } from "../api/call";
 import { ApiProblem, errorWords } from "../api/problem";
-import { NeedsSignal } from "../offline/NeedsSignal";
 import { useBusiness, useRight, type Business } from "../session/useSession";
 import { Button } from "../ui/Button";
 import { FormField } from "../ui/FormField";
@@ -19,6 +18,7 @@ import { Tick } from "../ui/Tick";
 import { WaitingRows } from "../ui/WaitingRows";
 import { BackAgain } from "../unsaved/BackAgain";
 import { useUnsavedFields } from "../unsaved/useUnsavedFields";
+import { SaveFoot } from "./SaveFoot";
 import { JobLinesFields } from "./JobLinesFields";
 import { JobNeedsFields } from "./JobNeedsFields";
 import { JobOfferFields } from "./JobOfferFields";
@@ -117,13 +117,7 @@ function Editor({ job, isKept, isOrder, business }: EditorProps) {
     <Screen
       title={job.title || newTitle}
       measured
-      foot={
-        <>
-          {said ? <Notice kind={said.kind} text={said.text} /> : null}
-          <NeedsSignal what="Saving the job" isTyped />
-          <Button kind="next" label="Save the job" onPress={() => void save()} testID="save-job" />
-        </>
-      }
+      foot={<SaveFoot said={said} what="Saving the job" label="Save the job" onSave={save} testID="save-job" />}
     >
       <Button kind="quiet" label="All jobs kept ready" onPress={() => router.navigate("/settings/library")} />
       <Heading level={1}>{job.title || newTitle}</Heading>

@@ -16,20 +16,19 @@ import type { z } from "zod";
 import { call } from "../api/call";
 import { KIND_WORDS } from "../messages/messageWords";
 import { previewOf, textLengthWords } from "../messages/preview";
-import { NeedsSignal } from "../offline/NeedsSignal";
 import { useBusiness, type Business } from "../session/useSession";
 import { Button } from "../ui/Button";
 import { Choices } from "../ui/Choices";
 import { useColors } from "../ui/face";
 import { FormField } from "../ui/FormField";
 import { Heading } from "../ui/Heading";
-import { Notice } from "../ui/Notice";
 import { Screen } from "../ui/Screen";
 import { SPACE } from "../ui/theme";
 import { WaitingRows } from "../ui/WaitingRows";
 import { Words } from "../ui/Words";
 import { BackAgain } from "../unsaved/BackAgain";
 import { useUnsavedFields } from "../unsaved/useUnsavedFields";
+import { SaveFoot } from "./SaveFoot";
 import {
   faultyTemplate,
   messagesOf,
@@ -97,17 +96,7 @@ function Messages({ business }: { business: Business }) {
   const kinds = useWatch({ control, name: "kinds" });
   const { said } = list;
   return (
-    <Screen
-      title="Messages"
-      measured
-      foot={
-        <>
-          {said ? <Notice kind={said.kind} text={said.text} /> : null}
-          <NeedsSignal what="Saving" isTyped />
-          <Button kind="next" label="Save" onPress={() => void save()} testID="save-messages" />
-        </>
-      }
-    >
+    <Screen title="Messages" measured foot={<SaveFoot said={said} onSave={save} testID="save-messages" />}>
       <Heading level={1}>What customers are told</Heading>
       <BackAgain
         isBack={isBack}

@@ -3,17 +3,15 @@ import { useForm } from "react-hook-form";
 import { routes } from "@mechanon/contract";
 import type { z } from "zod";
 import { call } from "../api/call";
-import { NeedsSignal } from "../offline/NeedsSignal";
 import { useBusiness, type Business } from "../session/useSession";
-import { Button } from "../ui/Button";
 import { FormField } from "../ui/FormField";
 import { Heading } from "../ui/Heading";
-import { Notice } from "../ui/Notice";
 import { Screen } from "../ui/Screen";
 import { WaitingRows } from "../ui/WaitingRows";
 import { Words } from "../ui/Words";
 import { BackAgain } from "../unsaved/BackAgain";
 import { useUnsavedFields } from "../unsaved/useUnsavedFields";
+import { SaveFoot } from "./SaveFoot";
 import { LogoPart } from "./LogoPart";
 import { papersOf, readPapers, typedPapers, typedPapersOf, type TypedPapers } from "./typedPapers";
 import { useSettingsList } from "./useSettingsList";
@@ -59,17 +57,7 @@ function Papers({ business }: { business: Business }) {
   );
   const { said } = list;
   return (
-    <Screen
-      title="Papers"
-      measured
-      foot={
-        <>
-          {said ? <Notice kind={said.kind} text={said.text} /> : null}
-          <NeedsSignal what="Saving" isTyped />
-          <Button kind="next" label="Save" onPress={() => void save()} testID="save-papers" />
-        </>
-      }
-    >
+    <Screen title="Papers" measured foot={<SaveFoot said={said} onSave={save} testID="save-papers" />}>
       <Heading level={1}>Papers</Heading>
       <BackAgain
         isBack={isBack}

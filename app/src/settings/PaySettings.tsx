@@ -5,9 +5,7 @@ import { changesOfList, mergeLists, showMoney, type PersonPay } from "@mechanon/
 import { routes } from "@mechanon/contract";
 import type { z } from "zod";
 import { call } from "../api/call";
-import { NeedsSignal } from "../offline/NeedsSignal";
 import { useBusiness, useRight, type Business } from "../session/useSession";
-import { Button } from "../ui/Button";
 import { Choices } from "../ui/Choices";
 import { useColors } from "../ui/face";
 import { FormField } from "../ui/FormField";
@@ -19,6 +17,7 @@ import { WaitingRows } from "../ui/WaitingRows";
 import { Words } from "../ui/Words";
 import { BackAgain } from "../unsaved/BackAgain";
 import { useUnsavedFields } from "../unsaved/useUnsavedFields";
+import { SaveFoot } from "./SaveFoot";
 import { PAY_CHOICES, readPay, typedPay, typedPayOf, type TypedPay } from "./typedPay";
 import { useSettingsList } from "./useSettingsList";
 
@@ -79,13 +78,7 @@ function Pay({ business }: { business: Business }) {
     <Screen
       title="Pay"
       measured
-      foot={
-        <>
-          {said ? <Notice kind={said.kind} text={said.text} /> : null}
-          <NeedsSignal what="Saving how people are paid" isTyped />
-          <Button kind="next" label="Save" onPress={() => void save()} testID="save-pay" />
-        </>
-      }
+      foot={<SaveFoot said={said} what="Saving how people are paid" onSave={save} testID="save-pay" />}
     >
       <Heading level={1}>How people are paid</Heading>
       <BackAgain

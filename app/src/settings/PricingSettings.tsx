@@ -7,7 +7,6 @@ import { routes } from "@mechanon/contract";
 import { v7 as uuid } from "uuid";
 import type { z } from "zod";
 import { call } from "../api/call";
-import { NeedsSignal } from "../offline/NeedsSignal";
 import { useBusiness, useRight, type Business } from "../session/useSession";
 import { Button } from "../ui/Button";
 import { useColors } from "../ui/face";
@@ -21,6 +20,7 @@ import { WaitingRows } from "../ui/WaitingRows";
 import { Words } from "../ui/Words";
 import { BackAgain } from "../unsaved/BackAgain";
 import { useUnsavedFields } from "../unsaved/useUnsavedFields";
+import { SaveFoot } from "./SaveFoot";
 import { FeeFields } from "./FeeFields";
 import { OfferFields } from "./OfferFields";
 import { TableFields } from "./TableFields";
@@ -93,11 +93,7 @@ function Prices({ business }: { business: Business }) {
       title="Prices"
       measured
       foot={
-        <>
-          {said ? <Notice kind={said.kind} text={said.text} /> : null}
-          <NeedsSignal what="Saving the prices" isTyped />
-          <Button kind="next" label="Save the prices" onPress={() => void save()} testID="save-prices" />
-        </>
+        <SaveFoot said={said} what="Saving the prices" label="Save the prices" onSave={save} testID="save-prices" />
       }
     >
       <Heading level={1}>Prices</Heading>

@@ -7,13 +7,11 @@ import { routes } from "@mechanon/contract";
 import { v7 as uuid } from "uuid";
 import type { z } from "zod";
 import { call } from "../api/call";
-import { NeedsSignal } from "../offline/NeedsSignal";
 import { useBusiness, type Business } from "../session/useSession";
 import { Button } from "../ui/Button";
 import { useColors } from "../ui/face";
 import { FormField } from "../ui/FormField";
 import { Heading } from "../ui/Heading";
-import { Notice } from "../ui/Notice";
 import { Press } from "../ui/Press";
 import { Screen } from "../ui/Screen";
 import { SPACE } from "../ui/theme";
@@ -22,6 +20,7 @@ import { WaitingRows } from "../ui/WaitingRows";
 import { Words } from "../ui/Words";
 import { BackAgain } from "../unsaved/BackAgain";
 import { useUnsavedFields } from "../unsaved/useUnsavedFields";
+import { SaveFoot } from "./SaveFoot";
 import { RateWhen } from "./RateWhen";
 import { laborOf, NEW_RATE, readRates, typedRates, typedRatesOf, type TypedRates } from "./typedRates";
 import { whenWords } from "./whenWords";
@@ -81,13 +80,7 @@ function Rates({ business }: { business: Business }) {
     <Screen
       title="Labor rates"
       measured
-      foot={
-        <>
-          {said ? <Notice kind={said.kind} text={said.text} /> : null}
-          <NeedsSignal what="Saving the rates" isTyped />
-          <Button kind="next" label="Save the rates" onPress={() => void save()} testID="save-rates" />
-        </>
-      }
+      foot={<SaveFoot said={said} what="Saving the rates" label="Save the rates" onSave={save} testID="save-rates" />}
     >
       <Heading level={1}>Labor rates</Heading>
       <BackAgain

@@ -8,14 +8,12 @@ import { z } from "zod";
 import { call } from "../api/call";
 import { errorWords } from "../api/problem";
 import { useBusiness, type Business } from "../session/useSession";
-import { NeedsSignal } from "../offline/NeedsSignal";
-import { Button } from "../ui/Button";
 import { FormField } from "../ui/FormField";
 import { Heading } from "../ui/Heading";
-import { Notice } from "../ui/Notice";
 import { Screen } from "../ui/Screen";
 import { WaitingRows } from "../ui/WaitingRows";
 import { Words } from "../ui/Words";
+import { SaveFoot } from "./SaveFoot";
 import { wholeNumber } from "./wholeNumber";
 
 const MOST_MONTHS = 120;
@@ -54,17 +52,7 @@ function Months({ business }: { business: Business }) {
     }
   });
   return (
-    <Screen
-      title="Receipts"
-      measured
-      foot={
-        <>
-          {said ? <Notice kind={said.kind} text={said.text} /> : null}
-          <NeedsSignal what="Saving" isTyped />
-          <Button kind="next" label="Save" onPress={() => void save()} testID="save-receipts" />
-        </>
-      }
-    >
+    <Screen title="Receipts" measured foot={<SaveFoot said={said} onSave={save} testID="save-receipts" />}>
       <Heading level={1}>How long receipts open</Heading>
       <Words tone="muted">
         A receipt sent by text opens by its link for so many months. It ends sooner when the work order goes to another

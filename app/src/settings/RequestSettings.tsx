@@ -6,12 +6,10 @@ import { v7 as uuid } from "uuid";
 import { routes } from "@mechanon/contract";
 import type { z } from "zod";
 import { call } from "../api/call";
-import { NeedsSignal } from "../offline/NeedsSignal";
 import { useBusiness, type Business } from "../session/useSession";
 import { Button } from "../ui/Button";
 import { FormField } from "../ui/FormField";
 import { Heading } from "../ui/Heading";
-import { Notice } from "../ui/Notice";
 import { Screen } from "../ui/Screen";
 import { SPACE } from "../ui/theme";
 import { Tick } from "../ui/Tick";
@@ -19,6 +17,7 @@ import { WaitingRows } from "../ui/WaitingRows";
 import { Words } from "../ui/Words";
 import { BackAgain } from "../unsaved/BackAgain";
 import { useUnsavedFields } from "../unsaved/useUnsavedFields";
+import { SaveFoot } from "./SaveFoot";
 import { AskAddress } from "./AskAddress";
 import { PickedField } from "./PickedField";
 import { readRequests, requestsOf, typedRequests, typedRequestsOf, type TypedRequests } from "./typedRequests";
@@ -65,17 +64,7 @@ function Requests({ business }: { business: Business }) {
   );
   const { said } = list;
   return (
-    <Screen
-      title="Requests"
-      measured
-      foot={
-        <>
-          {said ? <Notice kind={said.kind} text={said.text} /> : null}
-          <NeedsSignal what="Saving" isTyped />
-          <Button kind="next" label="Save" onPress={() => void save()} testID="save-requests" />
-        </>
-      }
-    >
+    <Screen title="Requests" measured foot={<SaveFoot said={said} onSave={save} testID="save-requests" />}>
       <Heading level={1}>Customers ask for a visit</Heading>
       <BackAgain
         isBack={isBack}

@@ -8,12 +8,10 @@ import { v7 as uuid } from "uuid";
 import { z } from "zod";
 import { call } from "../api/call";
 import { useBusiness, type Business } from "../session/useSession";
-import { NeedsSignal } from "../offline/NeedsSignal";
 import { Button } from "../ui/Button";
 import { useColors } from "../ui/face";
 import { FormField } from "../ui/FormField";
 import { Heading } from "../ui/Heading";
-import { Notice } from "../ui/Notice";
 import { Screen } from "../ui/Screen";
 import { SPACE } from "../ui/theme";
 import { Tick } from "../ui/Tick";
@@ -21,6 +19,7 @@ import { WaitingRows } from "../ui/WaitingRows";
 import { Words } from "../ui/Words";
 import { BackAgain } from "../unsaved/BackAgain";
 import { useUnsavedFields } from "../unsaved/useUnsavedFields";
+import { SaveFoot } from "./SaveFoot";
 import { IntervalFields } from "./IntervalFields";
 import { useSettingsList } from "./useSettingsList";
 import { begunFrom } from "./begunFrom";
@@ -99,11 +98,13 @@ function Services({ business }: { business: Business }) {
       title="Services"
       measured
       foot={
-        <>
-          {said ? <Notice kind={said.kind} text={said.text} /> : null}
-          <NeedsSignal what="Saving the services" isTyped />
-          <Button kind="next" label="Save the services" onPress={() => void save()} testID="save-services" />
-        </>
+        <SaveFoot
+          said={said}
+          what="Saving the services"
+          label="Save the services"
+          onSave={save}
+          testID="save-services"
+        />
       }
     >
       <Heading level={1}>Services and how often</Heading>

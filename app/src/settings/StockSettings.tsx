@@ -7,7 +7,6 @@ import { routes } from "@mechanon/contract";
 import { v7 as uuid } from "uuid";
 import type { z } from "zod";
 import { call } from "../api/call";
-import { NeedsSignal } from "../offline/NeedsSignal";
 import { useBusiness, useMe, useRight, type Business } from "../session/useSession";
 import { Button } from "../ui/Button";
 import { Choices } from "../ui/Choices";
@@ -23,6 +22,7 @@ import { WaitingRows } from "../ui/WaitingRows";
 import { Words } from "../ui/Words";
 import { BackAgain } from "../unsaved/BackAgain";
 import { useUnsavedFields } from "../unsaved/useUnsavedFields";
+import { SaveFoot } from "./SaveFoot";
 import { readStock, stockOf, typedStock, typedStockOf, type TypedStock } from "./typedStock";
 import { useSettingsList } from "./useSettingsList";
 
@@ -88,11 +88,13 @@ function Stock({ business }: { business: Business }) {
       title="On the vans"
       measured
       foot={
-        <>
-          {said ? <Notice kind={said.kind} text={said.text} /> : null}
-          <NeedsSignal what="Saving what is on the vans" isTyped />
-          <Button kind="next" label="Save the vans" onPress={() => void save()} testID="save-stock" />
-        </>
+        <SaveFoot
+          said={said}
+          what="Saving what is on the vans"
+          label="Save the vans"
+          onSave={save}
+          testID="save-stock"
+        />
       }
     >
       <Heading level={1}>On the vans</Heading>

@@ -6,13 +6,11 @@ import { QUESTION_WORDS } from "@mechanon/core";
 import { routes } from "@mechanon/contract";
 import type { z } from "zod";
 import { call } from "../api/call";
-import { NeedsSignal } from "../offline/NeedsSignal";
 import { useBusiness, type Business } from "../session/useSession";
 import { Button } from "../ui/Button";
 import { Choices } from "../ui/Choices";
 import { FormField } from "../ui/FormField";
 import { Heading } from "../ui/Heading";
-import { Notice } from "../ui/Notice";
 import { Screen } from "../ui/Screen";
 import { SPACE } from "../ui/theme";
 import { Tick } from "../ui/Tick";
@@ -20,6 +18,7 @@ import { WaitingRows } from "../ui/WaitingRows";
 import { Words } from "../ui/Words";
 import { BackAgain } from "../unsaved/BackAgain";
 import { useUnsavedFields } from "../unsaved/useUnsavedFields";
+import { SaveFoot } from "./SaveFoot";
 import { readVisits, typedVisits, typedVisitsOf, visitsOf, type TypedVisits } from "./typedVisits";
 import { useSettingsList } from "./useSettingsList";
 
@@ -69,17 +68,7 @@ function Visits({ business }: { business: Business }) {
   );
   const { said } = list;
   return (
-    <Screen
-      title="Visits"
-      measured
-      foot={
-        <>
-          {said ? <Notice kind={said.kind} text={said.text} /> : null}
-          <NeedsSignal what="Saving" isTyped />
-          <Button kind="next" label="Save" onPress={() => void save()} testID="save-visits" />
-        </>
-      }
-    >
+    <Screen title="Visits" measured foot={<SaveFoot said={said} onSave={save} testID="save-visits" />}>
       <Heading level={1}>Visits</Heading>
       <BackAgain
         isBack={isBack}
