@@ -121,5 +121,14 @@ it("a yes over the phone is read back and kept in two taps", async () => {
     .getByTestId("next-act")
     .filter({ hasText: /^Order/ })
     .waitFor();
+  // What they answered can be said back to them: it asks first, and is there without loading anything anew.
+  await office.tap(page.getByTestId("section-messages").getByRole("button").first());
+  await page.getByText("Send “Their answer, said back”?").waitFor();
+  await office.button("Send: Their answer, said back");
+  await page
+    .getByTestId("section-messages")
+    .getByText(/thank you for your answer on/)
+    .waitFor();
+  await page.getByText("Send “Their answer, said back”?").waitFor({ state: "hidden" });
   await office.close();
 });

@@ -1,4 +1,4 @@
-import { PHONE, WIDE } from "./driver";
+import { Driver, PHONE, WIDE } from "./driver";
 import { openOrder } from "./orders";
 import { checked, openWorld } from "./world";
 
@@ -42,7 +42,11 @@ it("a quote is put in words for this customer, printed, mailed with its PDF, and
   await page.getByText(/^To sunniva\.elsewhere@example\.com: Mail/).waitFor();
   const { attachment, text } = await arrived("sunniva.elsewhere@example.com");
   expect(attachment?.name).toMatch(/^quote-\d+\.pdf$/);
-  expect(Buffer.from(attachment?.base64 ?? "", "base64").subarray(0, 5).toString()).toBe("%PDF-");
+  expect(
+    Buffer.from(attachment?.base64 ?? "", "base64")
+      .subarray(0, 5)
+      .toString(),
+  ).toBe("%PDF-");
   const link = /\/c\/[\w-]+/.exec(text)?.[0] ?? "";
   await page.goto(`${world.servers.url}${link}`);
   await page.getByText("Dear Sunniva, as we said at the gate.").waitFor();
@@ -60,10 +64,8 @@ it("the owner changes what papers say; the mechanic's sheet has it, without a pr
   await owner.tap(page.getByTestId("save-papers"));
   await page.getByText(/^Saved\./).waitFor();
   await checked(owner, "paper-settings");
-  await page.goto(`${world.servers.url}/`);
-  await page.getByRole("list", { name: "Stops" }).waitFor();
-  await openOrder(owner, "Sunniva Achterberg");
-  const id = page.url().split("/").pop() ?? "";
+  const [order] = await world.servers.rows("select id from work_orders order by number limit 1");
+  const id = String(order?.id);
   await page.goto(`${world.servers.url}/work/${id}/papers/mechanicsSheet`);
   const paper = page.getByTestId("paper");
   await paper.getByText("Chock both wheels first.").waitFor();
@@ -73,6 +75,12 @@ it("the owner changes what papers say; the mechanic's sheet has it, without a pr
   await owner.tap(page.getByTestId("send-paper"));
   const { attachment, text } = await arrived("tomas@example.com");
   expect(attachment?.name).toMatch(/^sheet-\d+\.pdf$/);
-  expect(text).toContain(`/work/${id}/papers/mechanicsSheet`);
+  const path = `/work/${id}/papers/mechanicsSheet`;
+  expect(text).toContain(path);
   await owner.close();
+  // The link opens for nobody, and after signing in it is the sheet.
+  const mechanic = await Driver.open(world.browser, PHONE, `${world.servers.url}${path}`);
+  await mechanic.button(/^Tomas/);
+  await mechanic.page.getByTestId("paper").getByText("Chock both wheels first.").waitFor();
+  await mechanic.close();
 });

@@ -1,6 +1,6 @@
 import { zodResolver } from "@hookform/resolvers/zod";
 import { useQuery, useQueryClient } from "@tanstack/react-query";
-import { Redirect } from "expo-router";
+import { Redirect, useLocalSearchParams } from "expo-router";
 import { useState } from "react";
 import { Controller, useForm } from "react-hook-form";
 import { StyleSheet, View } from "react-native";
@@ -19,6 +19,7 @@ import { Words } from "../ui/Words";
 import { Press } from "../ui/Press";
 import { forgetOwedSignOut } from "./signOut";
 import { keepMe, useMe } from "./useSession";
+import { wayBack } from "./wayBack";
 
 type Values = z.input<typeof signInBody>;
 
@@ -27,6 +28,7 @@ export function SignIn() {
   const colors = useColors();
   const queries = useQueryClient();
   const { me } = useMe();
+  const { to } = useLocalSearchParams();
   const [fault, setFault] = useState<string | null>(null);
   const { control, handleSubmit, formState } = useForm<Values>({
     resolver: zodResolver(signInBody),
@@ -47,7 +49,7 @@ export function SignIn() {
       setFault(errorWords(error));
     }
   };
-  if (me) return <Redirect href="/" />;
+  if (me) return <Redirect href={wayBack(to)} />;
   const accounts = demo.data?.accounts ?? [];
   return (
     <Screen title="Sign in">

@@ -10,7 +10,6 @@ import { z } from "zod";
 import { call } from "../api/call";
 import { errorWords } from "../api/problem";
 import { useBusiness, useRight } from "../session/useSession";
-import { NeedsSignal } from "../offline/NeedsSignal";
 import { Button } from "../ui/Button";
 import { useColors } from "../ui/face";
 import { FormField } from "../ui/FormField";
@@ -23,6 +22,7 @@ import { WaitingRows } from "../ui/WaitingRows";
 import { Words } from "../ui/Words";
 import { BackAgain } from "../unsaved/BackAgain";
 import { useUnsavedFields } from "../unsaved/useUnsavedFields";
+import { SaveFoot } from "./SaveFoot";
 import { begunFrom } from "./begunFrom";
 import { listed, readListed } from "./listed";
 import { useSettingsList } from "./useSettingsList";
@@ -106,16 +106,20 @@ function Questions({ settings, children }: { settings: BusinessSettings; childre
       },
     );
   }, list.doesNotFit);
-  const { said } = list;
-  const foot = (
-    <>
-      {said ? <Notice {...said} /> : null}
-      <NeedsSignal what="Saving what is asked" isTyped />
-      <Button kind="next" label="Save what is asked" onPress={() => void save()} testID="save-newcomers" />
-    </>
-  );
   return (
-    <Screen title="Newcomers" measured foot={foot}>
+    <Screen
+      title="Newcomers"
+      measured
+      foot={
+        <SaveFoot
+          said={list.said}
+          what="Saving what is asked"
+          label="Save what is asked"
+          onSave={save}
+          testID="save-newcomers"
+        />
+      }
+    >
       <Heading level={1}>Newcomers</Heading>
       <BackAgain
         isBack={isBack}

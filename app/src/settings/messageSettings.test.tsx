@@ -3,6 +3,7 @@ import { USUAL_MESSAGES } from "@mechanon/core";
 import { previewOf, textLengthWords } from "../messages/preview";
 import { BUSINESS, fakeServer, show } from "../testing/harness";
 import { SETTINGS_SAMPLE } from "../testing/samples";
+import { useUnsavedForms } from "../unsaved/useUnsaved";
 import { MessageSettings } from "./MessageSettings";
 import { messagesOf, readMessages, typedMessagesOf } from "./typedMessages";
 
@@ -49,4 +50,14 @@ it("says why a text is several messages", () => {
   expect(textLengthWords("a".repeat(161))).toBe("Goes out as 2 messages, each paid for.");
   expect(textLengthWords("í".repeat(71))).toMatch(/not in the alphabet of plain texts/);
   expect(previewOf("{business} {before}", "es", BUSINESS)).toBe("Larkhaven Driveway Garage jue 3 dic, 9:00 a. m.");
+});
+
+it("what stood typed in an app that knew fewer kinds comes back, the others as usual", () => {
+  const { answered: _new, partsHere: _newer, ...before } = USUAL_MESSAGES.kinds;
+  const kinds = { ...before, booked: { ...before.booked, rule: "ask" } };
+  useUnsavedForms.setState({ forms: { "settings/messages": { ...typedMessagesOf(SETTINGS_SAMPLE), kinds } } });
+  fakeServer({});
+  show(<MessageSettings />);
+  expect(screen.getByRole("button", { name: "Booked: asks first" })).toBeTruthy();
+  expect(screen.getByRole("button", { name: "The parts are here: asks first" })).toBeTruthy();
 });

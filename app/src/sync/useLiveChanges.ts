@@ -13,6 +13,7 @@ import { loadWorkOrder } from "./views";
 import { useTakeAlong } from "./useTakeAlong";
 import { resumeSync } from "./resume";
 import { retryNow } from "./sender";
+import type { Pending } from "./pending";
 import type { KeptRecord } from "./sendKeptChange";
 import { showsChange, type KnownChange } from "./showsChange";
 import { useSync } from "./state";
@@ -75,9 +76,11 @@ export function useLiveChanges(personId: string | null): void {
       if (isNews && change.data.kind === "visit") somethingNew();
       const { views, pending } = useSync.getState();
       // What was done here comes back with its answer; only what others did has to be fetched.
-      const own = new Set(pending.map((item) => (item.kind === "visit" ? item.workOrderId : item.target)));
+      const own = ownOf(pending);
       for (const id of staleBy(change.data, isNews, views))
         if (!own.has(id)) void loadWorkOrder(id).catch(() => undefined);
+        // A message that what was done here set going comes with no answer.
+        else if (change.data.revision === 0) onceSent(id, () => void loadWorkOrder(id).catch(() => undefined));
     };
     const wake = (): void => retryNow();
     window.addEventListener("online", wake);
@@ -87,6 +90,20 @@ export function useLiveChanges(personId: string | null): void {
       window.removeEventListener("online", wake);
     };
   }, [personId, queries, somethingNew]);
+}
+
+/** The work orders something is on its way to from here. */
+function ownOf(pending: readonly Pending[]): Set<string | null> {
+  return new Set(pending.map((item) => (item.kind === "visit" ? item.workOrderId : item.target)));
+}
+
+/** Does something once nothing is on its way to a work order any more. */
+function onceSent(id: string, done: () => void): void {
+  const stop = useSync.subscribe(({ pending }) => {
+    if (ownOf(pending).has(id)) return;
+    stop();
+    done();
+  });
 }
 
 /** The work orders on this device that a change made older than the server's. */

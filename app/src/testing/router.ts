@@ -5,6 +5,7 @@ export const useRouter = (): object => ({
   navigate: (href: string) => visited.push(href),
   replace: (href: string) => visited.push(href),
 });
+export const useLocalSearchParams = (): object => ({});
 export const usePathname = (): string => "/";
 export const Redirect = ({ href }: { href: string }): null => {
   visited.push(href);

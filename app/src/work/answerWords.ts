@@ -28,7 +28,7 @@ const DIFFERS: Record<YesChange["differs"][number], string> = {
 
 function openWords(quote: QuoteSlice, job: Job): string {
   const { answer } = job;
-  if (answer?.value !== "yes") return "Not asked yet";
+  if (answer?.value !== "yes") return "Not answered yet";
   if (answer.needsAlso) return `Agreed, and needs the yes of ${answer.needsAlso}, too`;
   const differs = yesChange(quote, job)?.differs ?? [];
   return `Agreed at ${showMoney(answer.seen?.cents ?? answer.totalCents)}; ${differs.map((each) => DIFFERS[each]).join(", ")}, ask again`;

@@ -79,7 +79,7 @@ describe("lines of the folded sheet", () => {
 
 describe("the customer's word", () => {
   it.each([
-    [null, 22000, "Not asked yet"],
+    [null, 22000, "Not answered yet"],
     [{ value: "yes" as const, approvalId: "a", totalCents: 22000 }, 22000, "Agreed"],
     [
       { value: "yes" as const, approvalId: "a", totalCents: 20000 },

@@ -2,6 +2,7 @@ import type { MessageKind, Paper } from "@mechanon/core";
 import type { Sequelize, Transaction } from "sequelize";
 import { askPrepared } from "../db/askPrepared";
 import type { Scope } from "../scope";
+import { tellOfMessage } from "./tellOfMessage";
 
 export const SEND_MESSAGE_TASK = "sendMessage";
 
@@ -55,7 +56,10 @@ export async function queueMessage(
   const about = [workOrderId, customerId, requestId, visitId, kind];
   const attaches = channel === "mail" ? (message.attaches ?? null) : null;
   const values = [businessId, id, ...about, channel, recipient, message.subject, message.text, status, attaches];
-  return (await askPrepared(db, QUEUE, values, transaction)).length > 0;
+  const isNew = (await askPrepared(db, QUEUE, values, transaction)).length > 0;
+  // One that goes out is told of as it does; one that asks first waits for somebody, who has to hear of it.
+  if (isNew && message.asksFirst) await tellOfMessage(db, { businessId, id, workOrderId }, transaction);
+  return isNew;
 }
 
 /** Puts a message that is kept in line to be sent. */

@@ -1,10 +1,11 @@
-import { Redirect, Slot } from "expo-router";
+import { Redirect, Slot, usePathname } from "expo-router";
 import { useEffect } from "react";
 import { errorWords } from "../../api/problem";
 import { Frame } from "../../frame/Frame";
 import { loadPagesAhead } from "../../offline/pagesAhead";
 import { BusinessProvider } from "../../session/BusinessProvider";
 import { useBusiness, useMe } from "../../session/useSession";
+import { signInFor } from "../../session/wayBack";
 import { useLiveChanges } from "../../sync/useLiveChanges";
 import { Notice } from "../../ui/Notice";
 import { Screen } from "../../ui/Screen";
@@ -20,6 +21,7 @@ export default function WorkLayout() {
 }
 
 function Behind() {
+  const pathname = usePathname();
   const { me, error, refetch } = useMe();
   const business = useBusiness();
   useLiveChanges(me?.id ?? null);
@@ -34,7 +36,7 @@ function Behind() {
       </Screen>
     );
   }
-  if (me === null) return <Redirect href="/sign-in" />;
+  if (me === null) return <Redirect href={signInFor(pathname)} />;
   if (!me || !business) {
     return (
       <Screen title="Loading">
