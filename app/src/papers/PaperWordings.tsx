@@ -7,7 +7,7 @@ import { sendCommand } from "../sync/give";
 import { Button } from "../ui/Button";
 import { Field } from "../ui/Field";
 import { Fold } from "../ui/Fold";
-import { useUnsaved } from "../unsaved/useUnsaved";
+import { useUnsaved, useUnsavedForms } from "../unsaved/useUnsaved";
 
 const MOST_LETTERS = 1000;
 
@@ -20,7 +20,8 @@ interface PaperWordingsProps {
 
 /** What a paper opens with, and why they called, put otherwise for this paper alone. */
 export function PaperWordings({ view: { state }, business, paper, language }: PaperWordingsProps) {
-  const [isOpen, setOpen] = useState(false);
+  // What stands typed and was not kept yet is not folded away.
+  const [isOpen, setOpen] = useState(() => standsTyped(state.id, paper));
   const own = (state.paperWordings ?? []).filter((each) => each.paper === paper);
   return (
     <Fold
@@ -49,6 +50,14 @@ export function PaperWordings({ view: { state }, business, paper, language }: Pa
   );
 }
 
+function formsOf(workOrderId: string, paper: Paper): string {
+  return `paper/${workOrderId}/${paper}/`;
+}
+
+function standsTyped(workOrderId: string, paper: Paper): boolean {
+  return Object.keys(useUnsavedForms.getState().forms).some((form) => form.startsWith(formsOf(workOrderId, paper)));
+}
+
 interface WordingProps {
   label: string;
   usual: string;
@@ -59,7 +68,7 @@ interface WordingProps {
 
 function Wording({ label, usual, own, where: { workOrderId, ...where } }: WordingProps) {
   const [typed, keep, drop] = useUnsaved(
-    `paper/${workOrderId}/${where.paper}/${where.concernId ?? ""}`,
+    `${formsOf(workOrderId, where.paper)}${where.concernId ?? ""}`,
     z.string().max(MOST_LETTERS),
   );
   const stands = own ?? usual;

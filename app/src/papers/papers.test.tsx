@@ -68,7 +68,6 @@ describe("words for this paper alone", () => {
     fireEvent.changeText(screen.getByLabelText("What it opens with"), "Dear");
     screen.unmount();
     show(<PaperScreen id="order-1" paper="quote" />);
-    openWords();
     expect(screen.getByDisplayValue("Dear")).toBeTruthy();
     fireEvent.press(screen.getByRole("button", { name: "As usual again: What it opens with" }));
     expect(givenCommands()).toEqual([{ type: "wordPaper", paper: "quote", concernId: null, text: null }]);

@@ -81,6 +81,7 @@ it("migrates once, also when started again on the same database", async () => {
     "0018-requests",
     "0019-inspection",
     "0020-answers",
+    "0021-papers",
   ]);
   const customers = await server.db.query<{ count: string }>("select count(*)::int as count from customers", {
     type: QueryTypes.SELECT,
