@@ -199,7 +199,7 @@ export { visitCommand, type VisitCommand } from "./visits/commands";
 export { upgradeVisit } from "./visits/upgradeVisit";
 export type { VisitRefusal } from "./visits/refusals";
 export { slipsPast } from "./visits/slipsPast";
-export { visitStanding, type VisitStanding } from "./visits/standing";
+export { isRunning, visitStanding, type VisitStanding } from "./visits/standing";
 export { JOB_CONDITIONS, type JobCondition } from "./places/conditions";
 export { typedPlace, type Place } from "./places/place";
 export { instant } from "./commands/fields";
@@ -231,6 +231,7 @@ export { wordsOnPaper } from "./papers/wordsOnPaper";
 export type { PaperBlock } from "./papers/paperBlock";
 export { quotePaper } from "./papers/quotePaper";
 export { mechanicsSheet } from "./papers/mechanicsSheet";
+export { showTorque } from "./vehicles/specs/showTorque";
 export { countOf } from "./text/countOf";
 export { showCustomer } from "./customers/showCustomer";
 export {

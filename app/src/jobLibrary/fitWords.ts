@@ -2,6 +2,7 @@ import {
   SPEC_FIELDS,
   leastHours,
   savedHours,
+  showTorque,
   type Condition,
   type FactName,
   type LaborLine,
@@ -40,10 +41,8 @@ export function sourceWords(line: QuoteLine): string[] {
   ];
 }
 
-function torqueWords({ key, value, from }: NonNullable<LaborLine["torques"]>[number]): string {
-  const field = SPEC_FIELDS.find((each) => each.key === key);
-  const name = (field?.label ?? key).replace(/, torque$/, "");
-  return `${name} ${[value, field?.unit].filter(Boolean).join(" ")}, from ${SOURCES[from]}`;
+function torqueWords(torque: NonNullable<LaborLine["torques"]>[number]): string {
+  return `${showTorque(torque)}, from ${SOURCES[torque.from]}`;
 }
 
 /** What the guide's hours are made of; the same step at several positions once, with all its hours. */

@@ -14,11 +14,12 @@ import { isOnPaper, paperWords } from "../quoting/paperWords";
 import { showAmount } from "../quoting/amountOf";
 import type { LaborLine, QuoteLine } from "../quoting/quoteLine";
 import type { Job, QuoteSlice } from "../quoting/slice";
-import { SPEC_FIELDS, type SpecLine } from "../vehicles/specs/specSheet";
+import { showTorque } from "../vehicles/specs/showTorque";
+import type { SpecLine } from "../vehicles/specs/specSheet";
 import { showMiles, showVehicle } from "../vehicles/vehicleName";
 import { arrangedLine } from "../visits/arrangedWords";
 import type { VisitState } from "../visits/state";
-import { visitStanding } from "../visits/standing";
+import { isRunning } from "../visits/standing";
 import type { PaperBlock } from "./paperBlock";
 import type { PaperSettings } from "./paperSettings";
 import type { PaperSlice } from "./slice";
@@ -108,7 +109,7 @@ function listed(title: string, texts: readonly string[]): PaperBlock[] {
 
 /** When and where, and how one gets in. */
 function whereBlocks({ customer, visits, people, timeZone }: SheetWith): PaperBlock[] {
-  const visit = visits.filter((each) => !["over", "cancelled"].includes(visitStanding(each))).at(0) ?? visits.at(-1);
+  const visit = visits.find(isRunning) ?? visits.at(-1);
   const place = visit?.place ?? (customer && mainPlace(customer));
   const phones = (customer?.phones ?? []).map(({ number, extension }) => showPhone(number, extension));
   return [
@@ -190,7 +191,7 @@ function lineBlocks(line: QuoteLine, included: number | null): PaperBlock[] {
   const what = [paperWords(line), part].filter(Boolean).join(", ");
   const extra = [
     line.kind === "labor" ? stepsIncluded(line) : "",
-    ...(line.kind === "labor" ? (line.torques ?? []).map(torqueWords) : []),
+    ...(line.kind === "labor" ? (line.torques ?? []).map(showTorque) : []),
     included === null ? "" : `${included} of it included in the price`,
     line.noteForUs ?? "",
   ];
@@ -204,11 +205,6 @@ function lineBlocks(line: QuoteLine, included: number | null): PaperBlock[] {
 function stepsIncluded({ steps = [], showsIncluded }: LaborLine): string {
   const titles = [...new Set(steps.map(({ title }) => title))];
   return titles.length === 0 || showsIncluded ? "" : `Included: ${titles.join("; ")}`;
-}
-
-function torqueWords({ key, value }: NonNullable<LaborLine["torques"]>[number]): string {
-  const field = SPEC_FIELDS.find((each) => each.key === key);
-  return `${(field?.label ?? key).replace(/, torque$/, "")}: ${withUnit(value, field?.unit ?? null)}`;
 }
 
 function withUnit(value: string, unit: string | null): string {

@@ -10,3 +10,8 @@ export function visitStanding(visit: VisitState): VisitStanding {
   if (visit.arrivedAt) return "onSite";
   return visit.setOffAt ? "driving" : "booked";
 }
+
+/** Whether a visit is to come or goes on. */
+export function isRunning(visit: VisitState): boolean {
+  return !["over", "cancelled"].includes(visitStanding(visit));
+}

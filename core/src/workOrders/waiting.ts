@@ -3,7 +3,7 @@ import { approvedJobs, openJobs } from "../approvals/standing";
 import { balanceOf } from "../payments/balance";
 import { approvedParts } from "../sourcing/partStatus";
 import type { VisitState } from "../visits/state";
-import { visitStanding } from "../visits/standing";
+import { isRunning } from "../visits/standing";
 import type { WorkOrderState } from "./state";
 
 /** What a work order waits for; the first that applies, in this order of asking. */
@@ -33,7 +33,7 @@ export function waitingOf(state: WorkOrderState, visits: readonly VisitState[]):
   const approved = approvedJobs(state);
   const unfinished = approved.filter((job) => job.finishedAt === null);
   if (unfinished.length > 0 || state.jobs.length === 0) {
-    const running = visits.filter((visit) => ["booked", "driving", "onSite"].includes(visitStanding(visit)));
+    const running = visits.filter(isRunning);
     const since = latest([lastAnswer, ...visits.flatMap(({ leftAt }) => (leftAt ? [leftAt] : []))]);
     return { waitsFor: running.length > 0 ? "work" : "time", since };
   }

@@ -7,6 +7,7 @@ import {
   closedWithoutSale,
   dayOf,
   digestOf,
+  isRunning,
   orderBefore,
   photoIdsOf,
   shownQuoteOf,
@@ -209,7 +210,7 @@ function orderSeen(
       ? shownQuoteOf(state, { ...by, language, checksums, papers: settings.papers })
       : null;
   const isAsked = shown?.jobs.some(({ isDone, answer }) => !isDone && answer !== "yes") ?? false;
-  const isRunning = visits.some(({ visit }) => ["booked", "driving", "onSite"].includes(visitStanding(visit)));
+  const isPlanned = visits.some(({ visit }) => isRunning(visit));
   const isOnSite = visits.some(({ visit }) => visitStanding(visit) === "onSite");
   const agreed = approvedJobs(state).filter(({ finishedAt }) => finishedAt === null);
   return {
@@ -221,7 +222,7 @@ function orderSeen(
       const cost = isOnSite ? null : takingBack(state, jobId);
       return cost ? [{ jobId, title, staysCents: cost.costCents }] : [];
     }),
-    canPickTime: agreed.length > 0 && !isRunning,
+    canPickTime: agreed.length > 0 && !isPlanned,
     car: vehicle === null ? "" : showVehicle(vehicle),
     openedAt,
     concerns: state.concerns.map((concern) => concernSeen(concern, settings)),

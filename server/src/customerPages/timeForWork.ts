@@ -1,12 +1,12 @@
 import {
   approvedJobs,
   approvedParts,
+  isRunning,
   needsOfVisit,
   nothingArranged,
   partsThereAt,
   upgradeDetails,
   upgradeVisit,
-  visitStanding,
   type AskedTime,
   type Place,
   type WorkOrderState,
@@ -47,10 +47,10 @@ export async function timesForWork(deps: TimeDeps, page: FoundPage, workOrderId:
   const { businessId } = page;
   const { state, customerId } = await findWorkOrder({ businessId }, workOrderId);
   const visits = await visitsOf(deps, businessId, workOrderId);
-  const isRunning = visits.some((visit) => ["booked", "driving", "onSite"].includes(visitStanding(visit)));
+  const isPlanned = visits.some(isRunning);
   const jobs = approvedJobs(state).filter(({ finishedAt }) => finishedAt === null);
   const place = visits.at(-1)?.place ?? (await placeOf(businessId, customerId));
-  if (isRunning || jobs.length === 0 || place === null) return [];
+  if (isPlanned || jobs.length === 0 || place === null) return [];
   const now = DateTime.utc();
   const there = partsThereAt(state, await offersFor(deps, businessId, state), now.toJSDate().toISOString());
   if (there === null) return [];

@@ -1,12 +1,12 @@
 import {
   answerWords,
   approvedParts,
+  isRunning,
   say,
   showMoney,
   showVehicle,
   upgradeDetails,
   upgradeVisit,
-  visitStanding,
   type Language,
   type MessageKind,
   type WorkOrderCommand,
@@ -32,9 +32,7 @@ export async function tellOfAnswer(
   command: WorkOrderCommand,
 ): Promise<void> {
   if (deps.isQuiet || after.customerId === null) return;
-  const isPlanned = (begun.visits ?? []).some((visit) =>
-    ["booked", "driving", "onSite"].includes(visitStanding(upgradeVisit(visit))),
-  );
+  const isPlanned = (begun.visits ?? []).some((visit) => isRunning(upgradeVisit(visit)));
   const told = toldOf(before, after, command, isPlanned);
   if (told === null) return;
   const customer = await findCustomer(scope, after.customerId, transaction);
