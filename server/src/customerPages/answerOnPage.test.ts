@@ -201,6 +201,11 @@ describe("an answer on the page", () => {
     expect((await back()).status).toBe(200);
     expect((await back({ commandId: uuid() })).body.code).toBe("page/begun");
     expect(await ask(`select 1 from agreed_copies where work_order_id = '${on.orderId}'`)).toHaveLength(2);
+    // What they took back can be said back to them, once, and asks first.
+    const offered = `select status, text from messages where kind = 'takenBack' and work_order_id = '${on.orderId}'`;
+    expect(await ask(offered)).toEqual([
+      { status: "asks", text: expect.stringContaining("You took back your yes to Job 1.") as string },
+    ]);
   });
 });
 

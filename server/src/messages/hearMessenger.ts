@@ -48,7 +48,9 @@ async function takeReply(db: Sequelize, answered: Message, reply: Reply, transac
   const { businessId } = answered;
   const from = reply.channel === "text" ? (readPhone(reply.from)?.number ?? reply.from) : reply.from.toLowerCase();
   const isSame = from === answered.recipient.toLowerCase();
-  const before = isSame ? answered : await lastTo(businessId, from, transaction);
+  const last = isSame ? answered : await lastTo(businessId, from, transaction);
+  // What a mechanic answers to a sheet is ours: kept with the work order it would stand on its customer's page.
+  const before = last?.kind === "sheet" ? null : last;
   const customerId = before?.customerId ?? (await customerReachedAt(db, businessId, reply.channel, from, transaction));
   const [kept, isNew] = await Message.findOrCreate({
     where: { businessId, id: reply.id },

@@ -2,8 +2,15 @@ import sharp from "sharp";
 import { QueryTypes } from "sequelize";
 import { v7 as uuid } from "uuid";
 import { MOST_LOGO_BYTES, jobTotals, USUAL_PAPERS, type OwnersWords, type PaperSettings } from "@mechanon/core";
-import type { BusinessView, Message, WorkOrderView } from "@mechanon/contract";
-import { sendCommand, startTestServer, until, type TestPerson, type TestServer } from "../testing/testServer";
+import type { BusinessView, Message, OpenMessage, WorkOrderView } from "@mechanon/contract";
+import {
+  MESSENGER_SECRET,
+  sendCommand,
+  startTestServer,
+  until,
+  type TestPerson,
+  type TestServer,
+} from "../testing/testServer";
 
 let server: TestServer;
 let odile: TestPerson;
@@ -159,8 +166,18 @@ describe("sending a paper", () => {
     expect(await said(workOrderId, "sheet")).toHaveLength(2);
     await odile.post(`/api/work-orders/${workOrderId}/quote-messages`, { messageId: uuid() });
     const [, token = ""] = /\/c\/([\w-]+)/.exec((await said(workOrderId, "quoted"))[0]?.text ?? "") ?? [];
-    const page = await server.stranger().get(`/api/public/pages/${token}`);
-    expect(JSON.stringify(page.body)).not.toContain("mechanicsSheet");
+    // What the mechanic answers is ours, and waits for somebody.
+    const news = {
+      ...{ what: "reply", id: uuid(), toKey: texted.key, channel: "text", from: texted.to },
+      ...{ text: "Their bolts look seized", at: new Date().toISOString() },
+    };
+    const secret = { Authorization: `Bearer ${MESSENGER_SECRET}` };
+    expect((await server.stranger().post("/api/outside/messages", news, secret)).status).toBe(200);
+    const { messages } = (await odile.get<{ messages: OpenMessage[] }>("/api/messages")).body;
+    expect(messages.find(({ id }) => id === news.id)).toMatchObject({ workOrderId: null, text: news.text });
+    const page = JSON.stringify((await server.stranger().get(`/api/public/pages/${token}`)).body);
+    expect(page).not.toContain("mechanicsSheet");
+    expect(page).not.toContain(news.text);
   });
 });
 
